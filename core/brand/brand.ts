@@ -1,0 +1,87 @@
+import { z } from "zod";
+import { Hex } from "../colour/colour";
+import { FileId } from "../files";
+
+export const BrandRole = z.enum(["primary", "secondary", "accent", "ink", "paper", "free"]);
+export type BrandRole = z.infer<typeof BrandRole>;
+
+export const BrandColour = z.object({
+  id: z.string().min(1),
+  name: z.string().min(1),
+  hex: Hex,
+  role: BrandRole,
+});
+export type BrandColour = z.infer<typeof BrandColour>;
+
+/**
+ * One font file of a typeface. `axes` sets a variable font's axes (OpenType tags).
+ * Where several faces have the wanted weight, the first that has a character sets it.
+ */
+export const BrandFace = z.object({
+  file: FileId,
+  weight: z.number().int().min(1).max(1000),
+  axes: z.record(z.string().length(4), z.number()).default({}),
+});
+export type BrandFace = z.infer<typeof BrandFace>;
+
+/** `tracking` in em, `leading` as a multiple of the type size. */
+export const Typeface = z.object({
+  family: z.string().min(1),
+  faces: z.array(BrandFace).min(1),
+  case: z.enum(["as-typed", "upper"]).default("as-typed"),
+  tracking: z.number().min(-0.2).max(0.5).default(0),
+  leading: z.number().min(0.6).max(2.5).optional(),
+});
+export type Typeface = z.infer<typeof Typeface>;
+
+/** `ground` is the ground it may stand on; `leastWidth` is in CSS pixels on the viewer's screen. */
+export const Logo = z.object({
+  kind: z.enum(["full", "mark"]),
+  ground: z.enum(["light", "dark"]),
+  file: FileId,
+  leastWidth: z.number().positive().default(16),
+});
+export type Logo = z.infer<typeof Logo>;
+
+export const Treatment = z.discriminatedUnion("kind", [
+  z.object({ kind: z.literal("none") }),
+  z.object({ kind: z.literal("duotone"), dark: Hex, light: Hex }),
+]);
+export type Treatment = z.infer<typeof Treatment>;
+
+export const Brand = z.object({
+  format: z.literal("zestcrate/brand"),
+  version: z.literal(1),
+  id: z.string().min(1),
+  name: z.string().min(1),
+  colours: z.array(BrandColour).min(1),
+  typefaces: z.object({ headline: Typeface, text: Typeface }),
+  logos: z.array(Logo).default([]),
+  voice: z
+    .object({
+      handle: z.string().default(""),
+      site: z.string().default(""),
+      callsToAction: z.array(z.string()).default([]),
+      tone: z.string().default(""),
+    })
+    .prefault({}),
+  defaults: z
+    .object({
+      corner: z.enum(["square", "soft", "round"]).default("square"),
+      treatment: Treatment.default({ kind: "none" }),
+    })
+    .prefault({}),
+});
+export type Brand = z.infer<typeof Brand>;
+
+/** Every file that a brand needs before a piece of it can be laid out. */
+export const brandFonts = (brand: Brand): FileId[] => [
+  ...new Set(
+    [brand.typefaces.headline, brand.typefaces.text].flatMap((t) => t.faces.map((f) => f.file)),
+  ),
+];
+
+export const brandFiles = (brand: Brand): FileId[] => [
+  ...brandFonts(brand),
+  ...new Set(brand.logos.map((logo) => logo.file)),
+];

@@ -1,0 +1,2 @@
+export * from "./brand";
+export * from "./dress";

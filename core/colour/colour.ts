@@ -1,0 +1,46 @@
+import { clampRgb, converter, interpolate, parse, wcagLuminance, type Rgb } from "culori";
+import { z } from "zod";
+
+/** A colour as six hex digits. Hex stands only at the edges; everything between is computed in floating point. */
+export const Hex = z
+  .string()
+  .regex(/^#[0-9a-fA-F]{6}$/, "a colour is written as # and six hex digits, like #123A3F");
+export type Hex = z.infer<typeof Hex>;
+
+const toRgb = converter("rgb");
+
+/** The colour as red, green, blue in 0..1. `hex` must be a colour that `Hex` accepts. */
+export function rgb(hex: Hex): Rgb {
+  const colour = parse(hex);
+  if (!colour) throw new RangeError(`${hex} is not a colour`);
+  return clampRgb(toRgb(colour));
+}
+
+/** Relative luminance 0..1 by WCAG 2.2. A brand has few colours and each is asked for often. */
+export function luminance(hex: Hex): number {
+  let value = luminances.get(hex);
+  if (value === undefined) luminances.set(hex, (value = wcagLuminance(hex)));
+  return value;
+}
+
+const luminances = new Map<Hex, number>();
+
+/** Contrast ratio 1..21 by WCAG 2.2, "contrast ratio" and "relative luminance". */
+export const contrast = (a: Hex, b: Hex): number => luminanceContrast(luminance(a), luminance(b));
+
+/** Contrast ratio of two relative luminances, WCAG 2.2. */
+export const luminanceContrast = (a: number, b: number): number =>
+  (Math.max(a, b) + 0.05) / (Math.min(a, b) + 0.05);
+
+/** The colour `share` (0..1) of the way from `a` to `b` in Oklab, as red, green, blue 0..1. */
+export const mix = (a: Hex, b: Hex, share: number): Rgb =>
+  clampRgb(toRgb(interpolate([a, b], "oklab")(share)));
+
+/** What WCAG 2.2 asks of text (1.4.3): large text is at least 24 CSS px, or 18.66 CSS px when bold. */
+export const CONTRAST_TEXT = 4.5;
+export const CONTRAST_LARGE = 3;
+
+export function contrastNeeded(sizeCssPx: number, weight: number): number {
+  const large = sizeCssPx >= 24 || (sizeCssPx >= 18.66 && weight >= 700);
+  return large ? CONTRAST_LARGE : CONTRAST_TEXT;
+}

@@ -1,0 +1,2 @@
+export * from "./box";
+export { largestFree } from "./free";

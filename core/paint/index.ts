@@ -1,0 +1,1 @@
+export { paint, pathCache, type Bitmap, type Context, type Materials } from "./canvas";

@@ -1,0 +1,3 @@
+export { cropTo, focusInFrame, focusShown } from "./crop";
+export { readTones, toneOf, type GroundTone } from "./tones";
+export { treat, treatmentKey } from "./treat";

@@ -1,0 +1,115 @@
+import type { Treatment } from "../brand";
+import { rgb } from "../colour";
+import type { PictureFile, Tones } from "../files";
+import { bottom, intersect, right, box, type Box } from "../geometry";
+
+/** Columns of the grid in which a picture's tones are kept; rows follow from its shape. */
+const COLUMNS = 40;
+
+/** Reads the tones off grey values 0..255, row after row; `grey` may be a scaled-down picture. */
+export function readTones(grey: Uint8Array, width: number, height: number): Tones {
+  const columns = Math.min(COLUMNS, width);
+  const rows = Math.max(1, Math.min(height, Math.round((columns * height) / width)));
+  const means: number[] = [];
+  const details: number[] = [];
+  for (let row = 0; row < rows; row++) {
+    for (let column = 0; column < columns; column++) {
+      const x0 = Math.floor((column * width) / columns);
+      const x1 = Math.max(x0 + 1, Math.floor(((column + 1) * width) / columns));
+      const y0 = Math.floor((row * height) / rows);
+      const y1 = Math.max(y0 + 1, Math.floor(((row + 1) * height) / rows));
+      const { mean, deviation } = statistics(grey, width, x0, y0, x1, y1);
+      means.push(round(mean / 255));
+      details.push(round(deviation / 255));
+    }
+  }
+  return { columns, rows, grey: means, detail: details };
+}
+
+const round = (value: number): number => Math.round(value * 1000) / 1000;
+
+function statistics(
+  grey: Uint8Array,
+  stride: number,
+  x0: number,
+  y0: number,
+  x1: number,
+  y1: number,
+): { mean: number; deviation: number } {
+  let [sum, squares, count] = [0, 0, 0];
+  for (let y = y0; y < y1; y++) {
+    for (let x = x0; x < x1; x++) {
+      const value = grey[y * stride + x]!;
+      sum += value;
+      squares += value * value;
+      count++;
+    }
+  }
+  const mean = sum / count;
+  return { mean, deviation: Math.sqrt(Math.max(0, squares / count - mean * mean)) };
+}
+
+export interface GroundTone {
+  /** Darkest, mean and lightest relative luminance of the cells behind, after treatment. */
+  darkest: number;
+  mean: number;
+  lightest: number;
+  /** How busy it is: spread of the grey values, 0..1. Under about 0.08 is calm. */
+  busy: number;
+}
+
+/** What lies behind `area` (picture pixels). */
+export function toneOf(picture: PictureFile, area: Box, treatment: Treatment): GroundTone {
+  const cells = cellsIn(picture, area);
+  const { tones } = picture;
+  const greys = cells.map((cell) => tones.grey[cell]!);
+  const luminances = greys.map((grey) => treatedLuminance(grey, treatment));
+  const meanGrey = average(greys);
+  const between = Math.sqrt(average(greys.map((grey) => (grey - meanGrey) ** 2)));
+  return {
+    darkest: Math.min(...luminances),
+    mean: average(luminances),
+    lightest: Math.max(...luminances),
+    busy: between + average(cells.map((cell) => tones.detail[cell]!)),
+  };
+}
+
+function cellsIn(picture: PictureFile, area: Box): number[] {
+  const { columns, rows } = picture.tones;
+  const seen = intersect(area, box(0, 0, picture.width, picture.height));
+  const column = (x: number) => Math.min(columns - 1, Math.floor((x * columns) / picture.width));
+  const row = (y: number) => Math.min(rows - 1, Math.floor((y * rows) / picture.height));
+  const cells: number[] = [];
+  for (let r = row(seen.y); r <= row(bottom(seen) - 1e-6); r++) {
+    for (let c = column(seen.x); c <= column(right(seen) - 1e-6); c++) cells.push(r * columns + c);
+  }
+  return cells.length > 0 ? cells : [0];
+}
+
+const average = (values: number[]): number => values.reduce((a, b) => a + b, 0) / values.length;
+
+/** Luminances of 256 grey values after a treatment; asked for in every layout, so kept. */
+const tables = new WeakMap<Treatment, Float64Array>();
+
+function treatedLuminance(grey: number, treatment: Treatment): number {
+  let table = tables.get(treatment);
+  if (!table) tables.set(treatment, (table = luminanceTable(treatment)));
+  return table[Math.round(grey * 255)]!;
+}
+
+function luminanceTable(treatment: Treatment): Float64Array {
+  const [dark, light] =
+    treatment.kind === "none" ? [BLACK, WHITE] : [rgb(treatment.dark), rgb(treatment.light)];
+  return Float64Array.from({ length: 256 }, (_, value) => {
+    const part = (from: number, to: number) => linear(from + ((to - from) * value) / 255);
+    const [r, g, b] = [part(dark.r, light.r), part(dark.g, light.g), part(dark.b, light.b)];
+    return 0.2126 * r + 0.7152 * g + 0.0722 * b;
+  });
+}
+
+const BLACK = { r: 0, g: 0, b: 0 };
+const WHITE = { r: 1, g: 1, b: 1 };
+
+/** sRGB to linear light, IEC 61966-2-1. */
+const linear = (value: number): number =>
+  value <= 0.04045 ? value / 12.92 : ((value + 0.055) / 1.055) ** 2.4;

@@ -1,0 +1,121 @@
+import { z } from "zod";
+import { Spread } from "../colour";
+import { FileId } from "../files";
+import { problem } from "../problem";
+import { Focus, isPicture, isText, LIMITS, SlotName, type Piece } from "./piece";
+
+/**
+ * Every change of a piece passes here as one of these. Each says what was there before (`was`),
+ * so it can be undone, and so a window that did not know of another's change finds out.
+ */
+export const Edit = z.discriminatedUnion("kind", [
+  z.object({
+    kind: z.literal("text"),
+    slot: SlotName,
+    to: z.string().max(LIMITS.text, `a slot holds at most ${LIMITS.text} characters`),
+    was: z.string(),
+  }),
+  z.object({
+    kind: z.literal("picture"),
+    slot: SlotName,
+    to: z.object({
+      picture: FileId,
+      focus: Focus.optional(),
+      alt: z.string().max(1000).optional(),
+    }),
+    was: z.object({ picture: FileId, focus: Focus.optional(), alt: z.string().optional() }),
+  }),
+  z.object({ kind: z.literal("varies"), slot: SlotName, to: z.boolean(), was: z.boolean() }),
+  z.object({
+    kind: z.literal("title"),
+    to: z.string().trim().min(1, "a piece needs a name").max(LIMITS.title),
+    was: z.string(),
+  }),
+  z.object({
+    kind: z.literal("dress"),
+    to: z.object({ brand: z.string().min(1), spread: Spread }),
+    was: z.object({ brand: z.string(), spread: Spread }),
+  }),
+  z.object({ kind: z.literal("sizes"), to: z.array(z.string()).min(1), was: z.array(z.string()) }),
+]);
+export type Edit = z.infer<typeof Edit>;
+
+/** The piece after the edit. Throws `edit-impossible` when it names something that is not there. */
+export function applyEdit(piece: Piece, edit: Edit): Piece {
+  switch (edit.kind) {
+    case "text":
+      return withFilling(piece, edit.slot, isText, { text: edit.to });
+    case "picture":
+      return withFilling(piece, edit.slot, isPicture, {
+        focus: undefined,
+        alt: undefined,
+        ...edit.to,
+      });
+    case "varies":
+      return withFilling(piece, edit.slot, () => true, { varies: edit.to || undefined });
+    case "title":
+      return { ...piece, title: edit.to };
+    case "dress":
+      return { ...piece, ...edit.to };
+    case "sizes":
+      return withSizes(piece, edit.to);
+  }
+}
+
+export const invertEdit = (edit: Edit): Edit => ({ ...edit, to: edit.was, was: edit.to }) as Edit;
+
+/** What the edit would overwrite, in the piece as it is now; compared with `was` to find conflicts. */
+export function valueNow(piece: Piece, edit: Edit): Edit["was"] {
+  switch (edit.kind) {
+    case "text": {
+      const filling = piece.message[edit.slot];
+      return isText(filling) ? filling.text : "";
+    }
+    case "picture": {
+      const filling = piece.message[edit.slot];
+      if (!isPicture(filling)) throw noSlot(edit.slot);
+      const { picture, focus, alt } = filling;
+      return { picture, focus, alt };
+    }
+    case "varies":
+      return piece.message[edit.slot]?.varies ?? false;
+    case "title":
+      return piece.title;
+    case "dress":
+      return { brand: piece.brand, spread: piece.spread };
+    case "sizes":
+      return piece.sizes.map((size) => size.placement);
+  }
+}
+
+/** Typing goes into one step of undo: a further change of the same words joins the one before. */
+export function joinEdits(before: Edit, after: Edit): Edit | undefined {
+  const sameText = before.kind === "text" && after.kind === "text" && before.slot === after.slot;
+  const sameTitle = before.kind === "title" && after.kind === "title";
+  return sameText || sameTitle ? ({ ...after, was: before.was } as Edit) : undefined;
+}
+
+const noSlot = (slot: string) =>
+  problem("edit-impossible", { why: `This piece has no slot “${slot}” of that kind.` });
+
+function withFilling(
+  piece: Piece,
+  slot: string,
+  fits: (filling: Piece["message"][string]) => boolean,
+  change: object,
+): Piece {
+  const filling = piece.message[slot];
+  if (!filling || !fits(filling)) throw noSlot(slot);
+  return { ...piece, message: { ...piece.message, [slot]: { ...filling, ...change } } };
+}
+
+/** Sizes that stay keep their local changes; the lead size cannot be taken out. */
+function withSizes(piece: Piece, placements: string[]): Piece {
+  if (!placements.includes(piece.lead)) {
+    throw problem("edit-impossible", { why: "The lead size cannot be taken out of its piece." });
+  }
+  const kept = new Map(piece.sizes.map((size) => [size.placement, size]));
+  const unique = [...new Set(placements)];
+  const sizes = unique.map((placement) => kept.get(placement) ?? { placement, changes: {} });
+  return { ...piece, sizes };
+}

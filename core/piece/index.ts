@@ -1,0 +1,4 @@
+export * from "./piece";
+export * from "./edits";
+export * from "./crate";
+export * from "./copy";

@@ -1,0 +1,170 @@
+import { z } from "zod";
+import { Spread } from "../colour";
+import { FileId } from "../files";
+
+export const LIMITS = { text: 2000, title: 120, nodes: 200, sizes: 60 } as const;
+
+export const SlotName = z
+  .string()
+  .regex(/^[a-z][a-z0-9-]{0,39}$/, "a slot is named in lower-case letters, digits and hyphens");
+
+/** The focus of a picture, as shares (0..1) of its width and height; with width and height it is an area. */
+export const Focus = z.object({
+  x: z.number().min(0).max(1),
+  y: z.number().min(0).max(1),
+  width: z.number().min(0).max(1).optional(),
+  height: z.number().min(0).max(1).optional(),
+});
+export type Focus = z.infer<typeof Focus>;
+
+export const TextFilling = z.object({
+  text: z.string().max(LIMITS.text, `a slot holds at most ${LIMITS.text} characters`),
+  varies: z.boolean().optional(),
+});
+export const PictureFilling = z.object({
+  picture: FileId,
+  focus: Focus.optional(),
+  alt: z.string().max(1000).optional(),
+  varies: z.boolean().optional(),
+});
+export const Filling = z.union([TextFilling, PictureFilling]);
+export type Filling = z.infer<typeof Filling>;
+export type TextFilling = z.infer<typeof TextFilling>;
+export type PictureFilling = z.infer<typeof PictureFilling>;
+
+export const isText = (filling: Filling | undefined): filling is TextFilling =>
+  filling !== undefined && "text" in filling;
+export const isPicture = (filling: Filling | undefined): filling is PictureFilling =>
+  filling !== undefined && "picture" in filling;
+
+export const Role = z.enum([
+  "headline",
+  "support",
+  "body",
+  "kicker",
+  "quote",
+  "byline",
+  "price",
+  "badge",
+  "cta",
+  "handle",
+  "site",
+  "logo",
+  "photo",
+  "backdrop",
+  "plate",
+  "ornament",
+  "page-mark",
+  "swipe-cue",
+  "figure",
+]);
+export type Role = z.infer<typeof Role>;
+
+/** A token (a colour role of the arrangement, or a role of the brand) or a raw hex, which preflight marks. */
+export const ColourToken = z.string().min(1);
+
+/** Sizes are lead pixels; tracking and padding are em; turn is degrees clockwise. */
+export const Style = z.object({
+  colour: ColourToken.optional(),
+  type: z.enum(["headline", "text"]).optional(),
+  size: z.number().positive().optional(),
+  weight: z.number().int().min(1).max(1000).optional(),
+  case: z.enum(["as-typed", "upper"]).optional(),
+  tracking: z.number().min(-0.2).max(0.5).optional(),
+  leading: z.number().min(0.6).max(2.5).optional(),
+  align: z.enum(["left", "centre", "right"]).optional(),
+  valign: z.enum(["top", "middle", "bottom"]).optional(),
+  plate: z.object({ colour: ColourToken, padding: z.number().min(0).max(4).optional() }).optional(),
+  shape: z.enum(["rectangle", "ellipse", "waves"]).optional(),
+  turn: z.number().min(-180).max(180).optional(),
+  opacity: z.number().min(0).max(1).optional(),
+});
+export type Style = z.infer<typeof Style>;
+
+/** A box in lead pixels; it may hang over the frame, but always has a size. */
+export const NodeBox = z.object({
+  x: z.number(),
+  y: z.number(),
+  width: z.number().positive(),
+  height: z.number().positive(),
+});
+
+export const Node = z.object({
+  id: z.string().min(1).max(60),
+  kind: z.enum(["text", "picture", "shape", "icon", "line", "code", "chart"]),
+  role: Role,
+  slot: SlotName.optional(),
+  box: NodeBox,
+  on: z.string().optional(),
+  style: Style.default({}),
+  importance: z.number().int().min(1).max(5).optional(),
+  keep: z.enum(["always", "if-room"]).optional(),
+  pin: z
+    .object({
+      h: z.enum(["left", "centre", "right"]).optional(),
+      v: z.enum(["top", "middle", "bottom"]).optional(),
+    })
+    .optional(),
+  locked: z.boolean().optional(),
+  hidden: z.boolean().optional(),
+});
+export type Node = z.infer<typeof Node>;
+
+export const Size = z.object({
+  placement: z.string().min(1),
+  changes: z.record(z.string(), Node.partial()).default({}),
+});
+export type Size = z.infer<typeof Size>;
+
+export const Slide = z.object({ message: z.record(SlotName, Filling) });
+
+export const Piece = z
+  .object({
+    format: z.literal("zestcrate/piece"),
+    version: z.literal(1),
+    id: z.string().min(1).max(80),
+    kind: z.enum(["post", "carousel", "story", "ad"]),
+    title: z.string().min(1).max(LIMITS.title),
+    brand: z.string().min(1),
+    lead: z.string().min(1),
+    message: z.record(SlotName, Filling),
+    arrangement: z.array(Node).max(LIMITS.nodes),
+    spread: Spread.default({}),
+    sizes: z.array(Size).max(LIMITS.sizes),
+    slides: z.array(Slide).optional(),
+  })
+  .superRefine(checkReferences);
+export type Piece = z.infer<typeof Piece>;
+
+/** Node names are unique, and `on` names another node and never leads back to itself. */
+function checkReferences(piece: { arrangement: Node[] }, context: z.RefinementCtx): void {
+  const byId = new Map<string, Node>();
+  piece.arrangement.forEach((node, index) => {
+    const path = ["arrangement", index, "id"];
+    if (byId.has(node.id)) {
+      context.addIssue({ code: "custom", path, message: `two nodes are called “${node.id}”` });
+    }
+    byId.set(node.id, node);
+  });
+  piece.arrangement.forEach((node, index) => {
+    const path = ["arrangement", index, "on"];
+    if (node.on !== undefined && !byId.has(node.on)) {
+      context.addIssue({ code: "custom", path, message: `there is no node “${node.on}”` });
+    } else if (leadsBack(node, byId)) {
+      context.addIssue({ code: "custom", path, message: `“${node.id}” would sit on itself` });
+    }
+  });
+}
+
+function leadsBack(node: Node, byId: Map<string, Node>): boolean {
+  const seen = new Set([node.id]);
+  for (let next = node.on; next !== undefined; next = byId.get(next)?.on) {
+    if (seen.has(next)) return true;
+    seen.add(next);
+  }
+  return false;
+}
+
+/** The picture files that a message uses. */
+export const messagePictures = (message: Piece["message"]): FileId[] =>
+  Object.values(message).flatMap((filling) => (isPicture(filling) ? [filling.picture] : []));

@@ -1,0 +1,3 @@
+export * from "./placement";
+export { catalogue, isPlacement, placementById } from "./catalogue";
+export { cssPerPixel, frameOf, keptArea, legibilityFloor, outside, safeArea } from "./safe";

@@ -1,0 +1,51 @@
+import { between, bottom, box, inset, intersect, largestFree, right, type Box } from "../geometry";
+import type { Crop, Placement } from "./placement";
+
+/** Text smaller than this, as seen on the usual screen, is not read. Common practice; display ads get by with 10. */
+const FLOOR_CSS_PX = 11;
+const FLOOR_AD_CSS_PX = 10;
+
+export const frameOf = (placement: Placement): Box => box(0, 0, placement.width, placement.height);
+
+/** The largest rectangle that keeps the margin and is clear of everything the channel covers, in output pixels. */
+export function safeArea(placement: Placement): Box {
+  return largestFree(inset(frameOf(placement), placement.margin), placement.covered);
+}
+
+/** The part of the safe area in which `role` survives every crop that promises to keep it. */
+export function keptArea(placement: Placement, role: string): Box {
+  return placement.crops
+    .filter((crop) => crop.keeps.includes(role) || crop.keeps.includes("all"))
+    .map(insideCrop)
+    .reduce(intersect, safeArea(placement));
+}
+
+/** A crop's own rectangle, or for a circle the largest square inside it. */
+function insideCrop(crop: Crop): Box {
+  if (crop.shape === "rect") return crop;
+  const side = Math.min(crop.width, crop.height) / Math.SQRT2;
+  const x = crop.x + (crop.width - side) / 2;
+  const y = crop.y + (crop.height - side) / 2;
+  return box(x, y, side, side);
+}
+
+/** The least type size, in output pixels, that is still legible where the placement is seen. */
+export function legibilityFloor(placement: Placement): number {
+  const css = placement.channel === "display-ads" ? FLOOR_AD_CSS_PX : FLOOR_CSS_PX;
+  return css / cssPerPixel(placement);
+}
+
+/** How many CSS pixels one output pixel takes on the usual screen. */
+export const cssPerPixel = (placement: Placement): number => placement.viewWidth / placement.width;
+
+/** The parts of the frame outside the safe area, for drawing: top, bottom, left, right. */
+export function outside(placement: Placement): Box[] {
+  const frame = frameOf(placement);
+  const safe = safeArea(placement);
+  return [
+    between(0, 0, frame.width, safe.y),
+    between(0, bottom(safe), frame.width, frame.height),
+    between(0, safe.y, safe.x, bottom(safe)),
+    between(right(safe), safe.y, frame.width, bottom(safe)),
+  ].filter((part) => part.width > 0 && part.height > 0);
+}

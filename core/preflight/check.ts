@@ -1,0 +1,209 @@
+import { contrastNeeded, contrast, luminance, luminanceContrast } from "../colour";
+import { area, bottom, contains, intersect, overlaps, right, turned, type Box } from "../geometry";
+import { cssPerPixel, keptArea } from "../placements";
+import { groundBehind, type Layout, type Placed } from "../refit";
+import { missingCharacters } from "../type";
+import type { Finding } from "./finding";
+
+/** A picture shown at less than this many of its own pixels for each output pixel looks soft. Common practice. */
+const LEAST_RESOLUTION = 0.85;
+
+/** Everything that a layout can be measured for. Ordered by node, back to front. */
+export function check(layout: Layout): Finding[] {
+  if (layout.placed.every((item) => item.node.role === "backdrop")) {
+    return [{ code: "nothing-fits", level: "must-fix" }];
+  }
+  return [
+    ...layout.placed.flatMap((item, index) => checkOne(layout, item, index)),
+    ...checkOverlaps(layout),
+    ...checkLeftOut(layout),
+    ...layout.resolved.raw.map(({ node, hex }): Finding => ({
+      code: "raw-colour",
+      level: "look-again",
+      node,
+      about: hex,
+    })),
+  ];
+}
+
+function checkOne(layout: Layout, item: Placed, index: number): Finding[] {
+  return [
+    ...checkSafe(layout, item),
+    ...checkFloor(layout, item),
+    ...checkContrast(layout, item, index),
+    ...checkResolution(item),
+    ...checkCharacters(item),
+  ];
+}
+
+const named = ({ node }: Placed): Pick<Finding, "node" | "role"> => ({
+  node: node.id,
+  role: node.role,
+});
+
+/** Roles that must stay inside the safe area; pictures and grounds may bleed. */
+const needsSafety = (item: Placed): boolean =>
+  item.text !== undefined || item.logo !== undefined || item.node.role === "badge";
+
+/** The rectangle that the node's paint really covers. */
+export const inkOf = (item: Placed): Box => {
+  const { node } = item;
+  const round =
+    node.type === "shape" && node.shape === "ellipse" && item.box.width === item.box.height;
+  if (round) return item.box;
+  return turned(
+    item.text && !(node.type === "text" && node.plate) ? item.text.ink : item.box,
+    item.turn,
+    item.about,
+  );
+};
+
+function checkSafe(layout: Layout, item: Placed): Finding[] {
+  if (!needsSafety(item)) return [];
+  const ink = inkOf(item);
+  const out = stickingOut(layout.safe, ink);
+  if (out > 0.5) {
+    return [
+      {
+        code: "outside-safe-area",
+        level: "must-fix",
+        ...named(item),
+        measured: out,
+        needed: 0,
+        unit: "px",
+      },
+    ];
+  }
+  const kept = keptArea(layout.placement, item.node.role);
+  if (contains(kept, ink)) return [];
+  return [
+    {
+      code: "outside-crop",
+      level: "must-fix",
+      ...named(item),
+      measured: stickingOut(kept, ink),
+      needed: 0,
+      unit: "px",
+    },
+  ];
+}
+
+const stickingOut = (outer: Box, inner: Box): number =>
+  Math.max(
+    0,
+    outer.x - inner.x,
+    outer.y - inner.y,
+    right(inner) - right(outer),
+    bottom(inner) - bottom(outer),
+  );
+
+function checkFloor(layout: Layout, item: Placed): Finding[] {
+  const size = item.text?.set.size;
+  if (size === undefined || size >= layout.floor * 0.999) return [];
+  const css = cssPerPixel(layout.placement);
+  return [
+    {
+      code: "below-floor",
+      level: "look-again",
+      ...named(item),
+      measured: size * css,
+      needed: layout.floor * css,
+      unit: "css-px",
+    },
+  ];
+}
+
+function checkContrast(layout: Layout, item: Placed, index: number): Finding[] {
+  const measured = contrastOf(layout, item, index);
+  const { node } = item;
+  if (measured === undefined || node.type !== "text") return [];
+  const needed = contrastNeeded(item.text!.set.size * cssPerPixel(layout.placement), node.weight);
+  if (measured >= needed) return [];
+  return [
+    { code: "low-contrast", level: "must-fix", ...named(item), measured, needed, unit: "ratio" },
+  ];
+}
+
+/** The least contrast of a text against what is painted behind it; undefined for what is not text. */
+export function contrastOf(layout: Layout, item: Placed, index: number): number | undefined {
+  const { node } = item;
+  if (node.type !== "text") return undefined;
+  if (node.plate) return contrast(node.colour, node.plate.hex);
+  const behind = layout.placed.slice(0, index);
+  const tone = groundBehind(inkOf(item), behind, layout.resolved.palette.backdrop);
+  const own = luminance(node.colour);
+  return Math.min(luminanceContrast(own, tone.darkest), luminanceContrast(own, tone.lightest));
+}
+
+function checkResolution({ node, crop, box }: Placed): Finding[] {
+  if (node.type !== "picture" || node.file.vector || !crop) return [];
+  const measured = crop.width / box.width;
+  if (measured >= LEAST_RESOLUTION) return [];
+  return [
+    {
+      code: "low-resolution",
+      level: "look-again",
+      node: node.id,
+      role: node.role,
+      measured: 100 * measured,
+      needed: 100 * LEAST_RESOLUTION,
+      unit: "percent",
+    },
+  ];
+}
+
+function checkCharacters(item: Placed): Finding[] {
+  if (item.node.type !== "text") return [];
+  const missing = missingCharacters(item.node.text, item.node.paragraph.style.chain);
+  if (missing.length === 0) return [];
+  return [
+    { code: "no-such-character", level: "must-fix", ...named(item), about: missing.join(" ") },
+  ];
+}
+
+/** Words and logos never touch each other; what sits on a plate sits there on purpose. */
+function checkOverlaps({ placed }: Layout): Finding[] {
+  const solid = placed.filter((item) => item.text ?? item.logo ?? item.node.role === "badge");
+  return solid.flatMap((a, i) =>
+    solid
+      .slice(i + 1)
+      .filter((b) => !belongs(a, b) && overlaps(inkOf(a), inkOf(b)))
+      .map((b): Finding => {
+        const shared = area(intersect(inkOf(a), inkOf(b)));
+        const share = (100 * shared) / Math.min(area(inkOf(a)), area(inkOf(b)));
+        return {
+          code: "overlap",
+          level: "must-fix",
+          ...named(b),
+          about: a.node.id,
+          measured: share,
+          needed: 0,
+          unit: "percent",
+        };
+      }),
+  );
+}
+
+const belongs = (a: Placed, b: Placed): boolean =>
+  b.node.on === a.node.id ||
+  a.node.on === b.node.id ||
+  (a.node.on !== undefined && a.node.on === b.node.on);
+
+function checkLeftOut(layout: Layout): Finding[] {
+  const { resolved } = layout;
+  return layout.leftOut
+    .filter(({ why }) => why !== "hidden" && why !== "not-for-this-shape")
+    .map(({ id, why }): Finding => {
+      const node = resolved.piece.arrangement.find((candidate) => candidate.id === id);
+      const role = node?.role ?? "";
+      if (why === "file-missing")
+        return { code: "file-missing", level: "must-fix", node: id, role };
+      const always = node?.keep === "always";
+      return {
+        code: always ? "always-left-out" : "left-out",
+        level: always ? "must-fix" : "note",
+        node: id,
+        role,
+      };
+    });
+}

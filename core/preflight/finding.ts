@@ -1,0 +1,34 @@
+import { z } from "zod";
+
+const level = z.enum(["must-fix", "look-again", "note"]);
+export type Level = z.infer<typeof level>;
+
+const codes = [
+  "outside-safe-area",
+  "outside-crop",
+  "overlap",
+  "below-floor",
+  "low-contrast",
+  "low-resolution",
+  "left-out",
+  "always-left-out",
+  "no-such-character",
+  "raw-colour",
+  "file-missing",
+  "nothing-fits",
+] as const;
+
+/** What a check found, as data; the words for it are in `wording.ts`. */
+export const Finding = z.object({
+  code: z.enum(codes),
+  level,
+  node: z.string().optional(),
+  role: z.string().optional(),
+  measured: z.number().optional(),
+  needed: z.number().optional(),
+  unit: z.enum(["px", "css-px", "ratio", "percent"]).optional(),
+  /** What it is about: the other node, the crop, the characters. */
+  about: z.string().optional(),
+});
+export type Finding = z.infer<typeof Finding>;
+export const findingCodes = codes;

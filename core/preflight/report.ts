@@ -1,0 +1,78 @@
+import type { Box } from "../geometry";
+import type { Layout, LeftOut } from "../refit";
+import { check, contrastOf, inkOf } from "./check";
+import type { Finding } from "./finding";
+
+export interface NodeReport {
+  id: string;
+  role: string;
+  kind: string;
+  box: Box;
+  ink: Box;
+  turn?: number;
+  fontSize?: number;
+  lines?: string[];
+  contrast?: number;
+  crop?: Box;
+}
+
+/** How one size came out, as data: written beside the files, and shown in the ledger. */
+export interface LayoutReport {
+  placement: string;
+  width: number;
+  height: number;
+  safe: Box;
+  floor: number;
+  via: string;
+  nodes: NodeReport[];
+  left_out: LeftOut[];
+  findings: Finding[];
+}
+
+/** Lengths in output pixels at scale 1, rounded to hundredths. */
+export function reportOf(layout: Layout): LayoutReport {
+  const { placement } = layout;
+  return {
+    placement: placement.id,
+    width: placement.width,
+    height: placement.height,
+    safe: roundBox(layout.safe),
+    floor: round(layout.floor),
+    via: layout.via,
+    nodes: layout.placed.map((item, index) => nodeReport(layout, item, index)),
+    left_out: layout.leftOut,
+    findings: check(layout).map(roundFinding),
+  };
+}
+
+function nodeReport(layout: Layout, item: Layout["placed"][number], index: number): NodeReport {
+  const { node, text, crop, turn } = item;
+  const contrast = contrastOf(layout, item, index);
+  const kind = node.type === "logo" ? "picture" : node.type;
+  return {
+    id: node.id,
+    role: node.role,
+    kind,
+    box: roundBox(item.box),
+    ink: roundBox(inkOf(item)),
+    ...(turn === 0 ? {} : { turn }),
+    ...(text ? { fontSize: round(text.set.size), lines: text.set.lines.map((l) => l.text) } : {}),
+    ...(contrast === undefined ? {} : { contrast: round(contrast) }),
+    ...(crop ? { crop: roundBox(crop) } : {}),
+  };
+}
+
+const round = (value: number): number => Math.round(value * 100) / 100;
+
+const roundBox = ({ x, y, width, height }: Box): Box => ({
+  x: round(x),
+  y: round(y),
+  width: round(width),
+  height: round(height),
+});
+
+const roundFinding = (finding: Finding): Finding => ({
+  ...finding,
+  ...(finding.measured === undefined ? {} : { measured: round(finding.measured) }),
+  ...(finding.needed === undefined ? {} : { needed: round(finding.needed) }),
+});

@@ -1,0 +1,152 @@
+/**
+ * Every way in which a request can be wrong: its HTTP status and its sentence.
+ * A sentence says what happened, what is safe and what to do; docs/api.md lists the codes.
+ */
+const problems = {
+  "request-invalid": {
+    status: 400,
+    say: (p: { field: string; why: string }) =>
+      `${p.field}: ${p.why}. Nothing was changed; correct that field and send it again.`,
+  },
+  "not-found": {
+    status: 404,
+    say: (p: { what: string; id: string }) =>
+      `There is no ${p.what} “${p.id}”. It may have been deleted; go back to the crates and open it from there.`,
+  },
+  "placement-unknown": {
+    status: 400,
+    say: (p: { placement: string }) =>
+      `There is no placement “${p.placement}”. Nothing was changed; pick one of those listed at /api/placements.`,
+  },
+  "document-newer": {
+    status: 400,
+    say: (p: { document: string; version: number; known: number }) =>
+      `${p.document} is written in version ${p.version} of the format and this program reads up to version ${p.known}. The file is untouched; update Zest Crate, or export the file in version ${p.known}.`,
+  },
+  "document-invalid": {
+    status: 400,
+    say: (p: { document: string; field: string; why: string }) =>
+      `${p.document} cannot be read at ${p.field}: ${p.why}. Nothing was imported; correct that field and try again.`,
+  },
+  "file-missing": {
+    status: 400,
+    say: (p: { document: string; file: string }) =>
+      `${p.document} uses the file ${p.file.slice(0, 12)}…, which is not there. Nothing was imported; add that file and try again.`,
+  },
+  "archive-unreadable": {
+    status: 400,
+    say: (p: { name: string; why: string }) =>
+      `${p.name} cannot be opened as a zip: ${p.why}. Nothing was imported; export it again and retry.`,
+  },
+  "picture-unreadable": {
+    status: 415,
+    say: (p: { name: string }) =>
+      `${p.name} is not a picture that can be read (JPEG, PNG, WebP, AVIF, GIF, TIFF or SVG). The picture you had is still in place; choose another file.`,
+  },
+  "picture-truncated": {
+    status: 422,
+    say: (p: { name: string }) =>
+      `${p.name} breaks off before its end, so part of it is missing. The picture you had is still in place; copy the file again from where it came.`,
+  },
+  "picture-too-large": {
+    status: 413,
+    say: (p: { name: string; width: number; height: number; most: number }) =>
+      `${p.name} is ${p.width} × ${p.height} px; a side may be at most ${p.most} px. The picture you had is still in place; make a smaller copy and use that.`,
+  },
+  "picture-unsafe": {
+    status: 422,
+    say: (p: { name: string; found: string }) =>
+      `${p.name} holds ${p.found}, which a picture has no need of. It was not stored; save it again as a plain SVG, or as PNG.`,
+  },
+  "file-too-large": {
+    status: 413,
+    say: (p: { most: string }) =>
+      `The file is larger than ${p.most}. Nothing was stored; make it smaller and try again.`,
+  },
+  "text-too-long": {
+    status: 400,
+    say: (p: { slot: string; length: number; most: number }) =>
+      `${p.slot} has ${p.length} characters; a slot holds at most ${p.most}. What was there before is kept; shorten the text.`,
+  },
+  "edit-conflict": {
+    status: 409,
+    say: (p: { what: string; theirs: string }) =>
+      `${p.what} was changed in another window to “${p.theirs}”. Both wordings are kept; choose which one stays.`,
+  },
+  "edit-impossible": {
+    status: 400,
+    say: (p: { why: string }) => `${p.why} Nothing was changed.`,
+  },
+  "table-empty": {
+    status: 400,
+    say: () =>
+      "The table has no rows under its headings, so there is nothing to make. Add a row for each variation.",
+  },
+  "table-unreadable": {
+    status: 400,
+    say: (p: { name: string; why: string }) =>
+      `${p.name} cannot be read as a table: ${p.why}. Save it as CSV (UTF-8) or XLSX and try again.`,
+  },
+  "table-no-slot": {
+    status: 400,
+    say: (p: { columns: string; slots: string }) =>
+      `None of the columns (${p.columns}) names a slot of this piece. Name the headings after slots: ${p.slots}.`,
+  },
+  "batch-too-many": {
+    status: 400,
+    say: (p: { count: number; most: number }) =>
+      `That makes ${p.count} files; one batch makes at most ${p.most}. Nothing was started; use fewer rows, pictures or sizes.`,
+  },
+  "batch-empty": {
+    status: 400,
+    say: () => "That makes no file. Choose at least one row and one size.",
+  },
+  "delivery-empty": {
+    status: 400,
+    say: () => "Nothing is chosen. Choose at least one size, or a batch with finished variations.",
+  },
+  "pattern-invalid": {
+    status: 400,
+    say: (p: { part: string; known: string }) =>
+      `The name pattern uses {${p.part}}, which is not known. Use ${p.known}.`,
+  },
+  "origin-refused": {
+    status: 403,
+    say: () =>
+      "This request came from another site and was refused. Nothing was changed; use the application's own page.",
+  },
+  "store-full": {
+    status: 507,
+    say: () =>
+      "The disk is full, so this could not be saved. What was saved before is safe; free some space and try again.",
+  },
+  unexpected: {
+    status: 500,
+    say: () =>
+      "Something went wrong in the program. What was saved before is safe; try again, and look at the server's output if it stays.",
+  },
+} as const;
+
+export type ProblemCode = keyof typeof problems;
+export const problemCodes = Object.keys(problems) as ProblemCode[];
+type Params<C extends ProblemCode> = Parameters<(typeof problems)[C]["say"]>[0];
+
+/** An error that a person can read: `message` is the whole sentence, `status` the HTTP answer. */
+export class Problem extends Error {
+  constructor(
+    readonly code: ProblemCode,
+    message: string,
+    readonly status: number,
+  ) {
+    super(message);
+    this.name = "Problem";
+  }
+}
+
+export function problem<C extends ProblemCode>(
+  code: C,
+  ...params: Params<C> extends undefined ? [] : [Params<C>]
+): Problem {
+  const { say, status } = problems[code];
+  return new Problem(code, (say as (p?: unknown) => string)(params[0]), status);
+}

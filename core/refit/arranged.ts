@@ -1,0 +1,144 @@
+import { between, box, contains, overlaps, scaleBox, type Box } from "../geometry";
+import { cropTo } from "../picture";
+import type { LogoNode, ResolvedNode, TextNode } from "../resolve";
+import { logoFor } from "../brand";
+import { groundBehind } from "./ground";
+import type { Placed } from "./layout";
+import type { Stage } from "./stage";
+import { setToFit, type SetText } from "../type";
+
+/** How far the shape of the frame may differ from the lead's for its arrangement to be used as it is. */
+const SAME_SHAPE = 0.03;
+
+/**
+ * The arrangement as composed, scaled: for the lead size itself and for frames of its shape.
+ * Undefined when the words no longer fit their boxes, or (on another placement) leave its safe area.
+ */
+export function asArranged(
+  stage: Stage,
+  leadWidth: number,
+  leadHeight: number,
+): Placed[] | undefined {
+  const scale = stage.frame.width / leadWidth;
+  const shape = stage.frame.height / stage.frame.width / (leadHeight / leadWidth);
+  if (Math.abs(shape - 1) > SAME_SHAPE) return undefined;
+  const placed: Placed[] = [];
+  for (const node of stage.resolved.nodes) {
+    const target = node.fixed ?? scaleBox(node.box, scale);
+    const item = placeIn(stage, node, target, scale, placed);
+    if (!item) return undefined;
+    placed.push(item);
+  }
+  turnGroups(placed);
+  const isLead = stage.placement.id === stage.resolved.piece.lead;
+  return isLead || holds(stage, placed) ? placed : undefined;
+}
+
+function placeIn(
+  stage: Stage,
+  node: ResolvedNode,
+  target: Box,
+  scale: number,
+  behind: Placed[],
+): Placed | undefined {
+  switch (node.type) {
+    case "text":
+      return placeText(stage, node, target, scale);
+    case "picture":
+      return { node, box: target, crop: cropTo(node.file, target, node.focus), turn: node.turn };
+    case "shape":
+      return { node, box: target, turn: node.turn };
+    case "logo":
+      return placeLogo(stage, node, target, behind);
+  }
+}
+
+function placeText(stage: Stage, node: TextNode, target: Box, scale: number): Placed | undefined {
+  const room = node.plate ? insidePlate(node, target) : target;
+  const display = node.paragraph.style.leading < 1.15;
+  const wanted = (node.size ?? target.height / scale) * scale;
+  const set = setToFit(node.paragraph, {
+    width: room.width,
+    height: room.height + (display ? 1 : 0.35 * wanted),
+    // A size chosen below the floor is kept, and preflight says so.
+    min: Math.min(stage.floor, wanted),
+    max: wanted,
+    mostLines: 12,
+  });
+  if (!set) return undefined;
+  const ink = alignedIn(room, set, node);
+  return { node, box: node.plate ? target : ink, text: { set, ink }, turn: node.turn };
+}
+
+const insidePlate = (node: TextNode, target: Box): Box => {
+  const pad = Math.min(
+    target.height * 0.22,
+    (node.plate?.padding ?? 0) * (node.size ?? target.height),
+  );
+  return between(
+    target.x + pad,
+    target.y + pad,
+    target.x + target.width - pad,
+    target.y + target.height - pad,
+  );
+};
+
+/** Buttons centre their words; other text follows its style. Centring uses the ink, not the font's box. */
+function alignedIn(room: Box, set: SetText, node: TextNode): Box {
+  const align = node.plate ? "centre" : node.align;
+  const valign = node.plate ? "middle" : node.valign;
+  const [h, v] = [
+    { left: 0, centre: 0.5, right: 1 }[align],
+    { top: 0, middle: 0.5, bottom: 1 }[valign],
+  ];
+  const baselineHeight = set.height - set.descent;
+  const height = valign === "top" ? set.height : baselineHeight;
+  return box(
+    room.x + h * (room.width - set.width),
+    room.y + v * (room.height - height),
+    set.width,
+    set.height,
+  );
+}
+
+function placeLogo(
+  stage: Stage,
+  node: LogoNode,
+  target: Box,
+  behind: Placed[],
+): Placed | undefined {
+  const ground = groundBehind(target, behind, stage.resolved.palette.backdrop).mean;
+  const wanted =
+    logoFor(stage.resolved.brand, "full", ground) ?? logoFor(stage.resolved.brand, "mark", ground);
+  const version = node.versions.find(({ logo }) => logo === wanted);
+  if (!version) return undefined;
+  const ratio = version.file.width / version.file.height;
+  const height = Math.min(target.height, target.width / ratio);
+  return {
+    node,
+    box: box(target.x, target.y, height * ratio, height),
+    logo: version,
+    turn: node.turn,
+  };
+}
+
+/** What sits on a turned shape turns with it, about that shape's centre. */
+export function turnGroups(placed: Placed[]): void {
+  const byId = new Map(placed.map((item) => [item.node.id, item]));
+  for (const item of placed) {
+    const ground = item.node.on === undefined ? undefined : byId.get(item.node.on);
+    if (!ground || ground.turn === 0 || item.turn !== 0) continue;
+    item.turn = ground.turn;
+    item.about = {
+      x: ground.box.x + ground.box.width / 2,
+      y: ground.box.y + ground.box.height / 2,
+    };
+  }
+}
+
+function holds(stage: Stage, placed: Placed[]): boolean {
+  const words = placed.filter((item) => item.text ?? item.logo);
+  const inside = words.every((item) => contains(stage.kept, item.box));
+  const apart = words.every((a, i) => words.slice(i + 1).every((b) => !overlaps(a.box, b.box)));
+  return inside && apart;
+}

@@ -1,0 +1,130 @@
+import { bottom, box, centre, contains, inset, overlaps, right, type Box } from "../geometry";
+import type { TextNode } from "../resolve";
+import { stack, textBlock, type Block } from "./block";
+import type { Placed } from "./layout";
+import type { Badge } from "./parts";
+import { setAt, setToFit } from "../type";
+import type { Stage } from "./stage";
+
+/** The diameter that a badge wants, as a share of the frame's extent. */
+export const BADGE_SHARE = 0.26;
+/** First with all its words, if need be a little larger; then smaller, with the first line alone. */
+const TRIES = [
+  { share: BADGE_SHARE, lines: "all" },
+  { share: 0.29, lines: "all" },
+  { share: 0.32, lines: "all" },
+  { share: BADGE_SHARE, lines: "first" },
+  { share: 0.22, lines: "first" },
+  { share: 0.18, lines: "first" },
+] as const;
+const STEPS = 16;
+
+/**
+ * Puts a badge where it is free: clear of every word, off the picture's focus, inside the safe area.
+ * It prefers to be large, to sit on the ornament, and to stand to the right, where the reading ends.
+ */
+export function placeBadge(
+  stage: Stage,
+  badge: Badge,
+  others: Placed[],
+  focus: Box | undefined,
+  ornament: Box | undefined,
+): Placed[] | undefined {
+  const turn = badge.plate.turn;
+  const most = 0.86 * Math.min(stage.safe.height, stage.safe.width);
+  const obstacles = [
+    ...others.map((item) => inset(item.box, -0.6 * stage.unit)),
+    ...(focus ? [focus] : []),
+  ];
+  for (const { share, lines } of TRIES) {
+    const diameter = Math.min(share * stage.extent, most);
+    const inside = lines === "all" ? badge.inside : badge.inside.slice(0, 1);
+    const room = innerWords(stage, inside, diameter);
+    if (!room) continue;
+    const spot = bestSpot(stage.safe, diameter, obstacles, ornament);
+    if (!spot) continue;
+    const about = centre(spot);
+    const words = room.place(about.x - room.width / 2, about.y - room.height / 2);
+    return [
+      { node: badge.plate, box: spot, turn },
+      ...words.map((item) => ({ ...item, turn, about })),
+    ];
+  }
+  return undefined;
+}
+
+/** The first text large, the others at reading size under it; undefined when they do not fit the round. */
+function innerWords(stage: Stage, inside: TextNode[], diameter: number): Block | undefined {
+  const [first, ...others] = inside;
+  if (!first) return undefined;
+  const width = 0.76 * diameter;
+  const small = Math.max(stage.floor, 0.1 * diameter);
+  const set = setToFit(first.paragraph, {
+    width,
+    height: (others.length > 0 ? 0.4 : 0.5) * diameter,
+    min: stage.floor,
+    max: diameter,
+    mostLines: 1,
+  });
+  const lines = others.map((node) => {
+    const line = setAt(node.paragraph, small, 0.72 * diameter, 1);
+    return line && centred(textBlock(node, line), width);
+  });
+  if (!set || lines.includes(undefined)) return undefined;
+  const blocks = [centred(textBlock(first, set), width), ...lines.filter((l) => l !== undefined)];
+  const whole = stack(
+    blocks,
+    others.map(() => 0.06 * diameter),
+  );
+  return whole.height <= 0.62 * diameter ? whole : undefined;
+}
+
+const centred = (block: Block, width: number): Block => ({
+  ...block,
+  width,
+  place: (x, y) => block.place(x + (width - block.width) / 2, y),
+});
+
+function bestSpot(
+  safe: Box,
+  diameter: number,
+  obstacles: Box[],
+  ornament: Box | undefined,
+): Box | undefined {
+  let best: { spot: Box; score: number } | undefined;
+  for (let column = 0; column <= STEPS; column++) {
+    for (let row = 0; row <= STEPS; row++) {
+      const x = safe.x + ((safe.width - diameter) * column) / STEPS;
+      const y = safe.y + ((safe.height - diameter) * row) / STEPS;
+      const spot = box(x, y, diameter, diameter);
+      if (!contains(safe, spot) || obstacles.some((o) => overlaps(o, spot))) continue;
+      const score = scoreOf(spot, safe, obstacles, ornament);
+      if (score > (best?.score ?? -Infinity)) best = { spot, score };
+    }
+  }
+  return best?.spot;
+}
+
+/** Room around it counts most, up to a third of its size; then the ornament, then the right-hand side. */
+function scoreOf(spot: Box, safe: Box, obstacles: Box[], ornament: Box | undefined): number {
+  const clear = Math.min(...obstacles.map((o) => distance(spot, o)), spot.width / 3) / spot.width;
+  const onOrnament = ornament && overlaps(spot, ornament) ? 1 - offCentre(spot, ornament) : 0;
+  const toTheRight = (centre(spot).x - safe.x) / safe.width;
+  return 2 * clear + 0.8 * onOrnament + 0.5 * toTheRight;
+}
+
+function distance(a: Box, b: Box): number {
+  const dx = Math.max(0, a.x - right(b), b.x - right(a));
+  const dy = Math.max(0, a.y - bottom(b), b.y - bottom(a));
+  return Math.hypot(dx, dy);
+}
+
+/** How far the spot's middle is from the ornament's middle line, across its short side, 0..1. */
+function offCentre(spot: Box, ornament: Box): number {
+  const [a, b] = [centre(spot), centre(ornament)];
+  const across =
+    ornament.width >= ornament.height
+      ? Math.abs(a.y - b.y) / ornament.height
+      : Math.abs(a.x - b.x) / ornament.width;
+  return Math.min(1, across * 2);
+}

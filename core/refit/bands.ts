@@ -1,0 +1,137 @@
+import { between, bottom, right, type Box } from "../geometry";
+import type { Block } from "./block";
+import type { Draft } from "./draft";
+import type { Parts } from "./parts";
+import type { Stage } from "./stage";
+import {
+  detailsBlock,
+  footRow,
+  footStack,
+  head,
+  twoColumns,
+  wordLayouts,
+  type WordRoom,
+} from "./words";
+import { stack } from "./block";
+
+/** Shares of the frame's height that a picture may take. */
+const SHARES = [0.36, 0.42, 0.48, 0.54, 0.6];
+
+/** Horizontal bands: a picture above the words. The picture takes what the words leave, so nothing is left over. */
+export function* pictureAbove(stage: Stage, parts: Parts, size: number): Generator<Draft> {
+  if (!hasMedia(parts)) return;
+  for (const onMedia of parts.logo && parts.photos.length > 0 ? [true, false] : [false]) {
+    const { logo, ...bare } = parts;
+    const inPanel = onMedia ? bare : { ...bare, ...(logo ? { logo } : {}) };
+    for (const [name, layout] of Object.entries(wordLayouts)) {
+      if (name === "head and foot") continue;
+      for (const share of SHARES) {
+        const top = Math.max(share * stage.frame.height + stage.padding, stage.kept.y);
+        const region = between(stage.kept.x, top, stage.rightEdge, stage.bottomEdge);
+        const block = layout(roomIn(stage, inPanel, region, size));
+        if (!block) continue;
+        const y = bottom(region) - block.height;
+        yield {
+          via: `picture above, ${name}`,
+          parts,
+          words: block.place(region.x, y),
+          media: between(0, 0, stage.frame.width, y - stage.padding),
+          logoOnMedia: onMedia,
+          change:
+            (parts.mediaFirst ? 0 : 1) + (onMedia === parts.logoOnMedia ? 0 : 0.5) + wide(stage),
+        };
+      }
+    }
+  }
+}
+
+/** Words at the top, the picture or ornament in the middle, logo and call to action at the bottom. */
+export function* pictureBetween(stage: Stage, parts: Parts, size: number): Generator<Draft> {
+  if (!hasMedia(parts)) return;
+  const { kept } = stage;
+  const foot = footOf(roomIn(stage, parts, kept, size));
+  if (!foot) return;
+  const gaps = foot.block ? 2 * stage.padding : stage.padding;
+  for (const share of [0.16, 0.22, 0.3, 0.4, 0.5]) {
+    const height =
+      kept.height -
+      (foot.block?.height ?? 0) -
+      gaps -
+      share * Math.min(stage.frame.height, 1.4 * stage.frame.width);
+    const top = topOf({ ...roomIn(stage, parts, kept, size), height }, foot.usesLast);
+    if (!top) continue;
+    const footTop = foot.block
+      ? stage.bottomEdge - foot.block.height
+      : stage.frame.height + stage.padding;
+    const below = between(
+      0,
+      stage.bottomEdge + stage.padding,
+      stage.frame.width,
+      stage.frame.height,
+    );
+    yield {
+      via: "picture between",
+      parts,
+      words: [...top.place(kept.x, kept.y), ...(foot.block?.place(kept.x, footTop) ?? [])],
+      media: between(
+        0,
+        kept.y + top.height + stage.padding,
+        stage.frame.width,
+        footTop - stage.padding,
+      ),
+      ...(below.height > 0.08 * stage.frame.height ? { mediaAlso: below } : {}),
+      change: (parts.mediaFirst ? 1 : 0) + wide(stage),
+    };
+  }
+}
+
+/** The foot as a row, or as a stack where a row is too wide; no block when there is nothing to stand there. */
+function footOf(room: WordRoom): { block?: Block; usesLast: boolean } | undefined {
+  const row = footRow(room);
+  if (row) return row;
+  if (!room.parts.cta && !room.parts.logo) return { usesLast: false };
+  const block = footStack(room);
+  return block ? { block, usesLast: false } : undefined;
+}
+
+function topOf(room: WordRoom, usesLast: boolean): Block | undefined {
+  const details = usesLast ? room.parts.details.slice(0, -1) : room.parts.details;
+  if (details.length === 0) return head(room);
+  const lines = detailsBlock(room, details);
+  if (!lines) return undefined;
+  const gap = 1.5 * room.size;
+  const top = head({ ...room, height: room.height - lines.height - gap });
+  return top && stack([top, lines], [gap]);
+}
+
+/** No picture at all: words from the top, the foot at the bottom, the space in between one calm area. */
+export function* wordsAlone(stage: Stage, parts: Parts, size: number): Generator<Draft> {
+  const { photos: _photos, ornament: _ornament, ...rest } = parts;
+  const bare: Parts = { ...rest, photos: [] };
+  const alone = !hasMedia(parts);
+  for (const layout of [wordLayouts["head and foot"], wordLayouts.stack, twoColumns]) {
+    const block = layout(roomIn(stage, bare, stage.kept, size));
+    if (!block) continue;
+    const y = stage.kept.y + (stage.kept.height - block.height) * (layout === twoColumns ? 0.5 : 0);
+    yield {
+      via: "words alone",
+      parts: bare,
+      words: block.place(stage.kept.x, y),
+      change: alone ? 0 : 2.5,
+    };
+  }
+}
+
+/** Bands in a wide frame leave only slits; columns suit it better. */
+const wide = (stage: Stage): number => (stage.ratio > 1.45 ? 2 : 0);
+
+export const hasMedia = (parts: Parts): boolean =>
+  parts.photos.length > 0 || parts.ornament !== undefined;
+
+export const roomIn = (stage: Stage, parts: Parts, region: Box, size: number): WordRoom => ({
+  stage,
+  parts,
+  size,
+  width: right(region) - region.x,
+  height: bottom(region) - region.y,
+});

@@ -1,0 +1,119 @@
+import { box } from "../geometry";
+import type { LogoNode, LogoVersion, TextNode } from "../resolve";
+import { lastBaseline, type SetText } from "../type";
+import type { Placed } from "./layout";
+
+/** Something of a known size that can be put anywhere. Blocks are combined into larger blocks. */
+export interface Block {
+  width: number;
+  height: number;
+  /** The line on which it stands, below its top; its bottom when it has no words. */
+  baseline: number;
+  place(x: number, y: number): Placed[];
+}
+
+export function textBlock(node: TextNode, set: SetText): Block {
+  const { width, height } = set;
+  return {
+    width,
+    height,
+    baseline: lastBaseline(set),
+    place: (x, y) => {
+      const ink = box(x, y, width, height);
+      return [{ node, box: ink, text: { set, ink }, turn: 0 }];
+    },
+  };
+}
+
+/** Words on a plate: padded by the same measure above and below the capitals, a little more at the sides. */
+export function buttonBlock(node: TextNode, set: SetText): Block {
+  const padding = (node.plate?.padding ?? 0) * set.size;
+  const capHeight = node.paragraph.style.chain[0]!.capHeight * set.size;
+  const lines = (set.lines.length - 1) * set.lineHeight;
+  const width = set.width + 2.5 * padding;
+  const height = capHeight + lines + 2 * padding;
+  return {
+    width,
+    height,
+    baseline: height,
+    place: (x, y) => {
+      const top = y + padding + capHeight - set.ascent;
+      const ink = box(x + 1.25 * padding, top, set.width, set.height);
+      return [{ node, box: box(x, y, width, height), text: { set, ink }, turn: 0 }];
+    },
+  };
+}
+
+export function logoBlock(node: LogoNode, logo: LogoVersion, height: number): Block {
+  const width = (height * logo.file.width) / logo.file.height;
+  return {
+    width,
+    height,
+    baseline: height,
+    place: (x, y) => [{ node, box: box(x, y, width, height), logo, turn: 0 }],
+  };
+}
+
+/** One under the other on a shared left edge; `gaps[i]` stands between block i and the next. */
+export function stack(blocks: Block[], gaps: number[]): Block {
+  const tops: number[] = [];
+  let height = 0;
+  blocks.forEach((block, index) => {
+    tops.push(height);
+    height += block.height + (index < blocks.length - 1 ? gaps[index]! : 0);
+  });
+  const last = blocks.at(-1);
+  return {
+    width: Math.max(0, ...blocks.map((block) => block.width)),
+    height,
+    baseline: last ? tops.at(-1)! + last.baseline : 0,
+    place: (x, y) => blocks.flatMap((block, index) => block.place(x, y + tops[index]!)),
+  };
+}
+
+/** Left and right at the two margins of a row, on one centre line. Undefined when they would touch. */
+export function ends(left: Block, right: Block, width: number, gap: number): Block | undefined {
+  if (left.width + gap + right.width > width) return undefined;
+  const height = Math.max(left.height, right.height);
+  return {
+    width,
+    height,
+    baseline: height,
+    place: (x, y) => [
+      ...left.place(x, y + (height - left.height) / 2),
+      ...right.place(x + width - right.width, y + (height - right.height) / 2),
+    ],
+  };
+}
+
+/** Side by side, the second standing at `at` with its baseline on the first one's. */
+export function sideBySide(left: Block, right: Block, at: number, topRight?: Block): Block {
+  const height = Math.max(left.height, right.height + left.height - left.baseline);
+  const drop = Math.max(0, left.baseline - right.baseline);
+  return {
+    width: at + right.width,
+    height,
+    baseline: left.baseline,
+    place: (x, y) => [
+      ...left.place(x, y),
+      ...right.place(x + at, y + drop),
+      ...(topRight?.place(x + at, y) ?? []),
+    ],
+  };
+}
+
+/** The first at the top of a given height, the second at its bottom. Undefined when they would touch. */
+export function topAndBottom(
+  top: Block,
+  foot: Block,
+  height: number,
+  gap: number,
+): Block | undefined {
+  if (top.height + gap + foot.height > height) return undefined;
+  return {
+    width: Math.max(top.width, foot.width),
+    height,
+    baseline: height,
+    place: (x, y) => [...top.place(x, y), ...foot.place(x, y + height - foot.height)],
+  };
+}

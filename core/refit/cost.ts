@@ -1,0 +1,145 @@
+import { area, intersect, type Box } from "../geometry";
+import { focusShown } from "../picture";
+import type { Draft } from "./draft";
+import type { CostTerms, Placed } from "./layout";
+import { BADGE_SHARE } from "./badge";
+import { droppable, type Parts } from "./parts";
+import type { Stage } from "./stage";
+
+/** What it costs to leave a node out, by its importance 1..5. Our own weighing, set by eye. */
+const LEFT_OUT = [0, 0.16, 0.34, 0.8, 1.3, 6] as const;
+/** A ruling headline inks its bounding box over this share of the frame. Common practice: about half the weight. */
+const RULING_SHARE = 0.15;
+const RULING_SHARE_ALONE = 0.34;
+/** Headline to text, at the least. Common practice. */
+const JUMP = 3;
+/** Below this, headline and text look like a mistake. */
+const LEAST_JUMP = 1.6;
+const MEDIA_SHARE = { from: 0.4, to: 0.6 } as const;
+const COMFORTABLE_LINES = 3;
+
+/** Weighs the layouts of one piece on one placement. */
+export class Costing {
+  private readonly weights: ReadonlyMap<string, number>;
+
+  constructor(
+    private readonly stage: Stage,
+    all: Parts,
+  ) {
+    const inBadge = all.badge?.inside ?? [];
+    const others = [...droppable(all, new Set()), ...inBadge];
+    const weights = new Map(others.map((node) => [node.id, LEFT_OUT[node.importance]!]));
+    if (all.headline) weights.set(all.headline.id, LEFT_OUT[5]);
+    this.weights = weights;
+  }
+
+  of(draft: Draft, placed: Placed[]): CostTerms {
+    const headline = placed.find((item) => item.node === draft.parts.headline);
+    const photo = placed.find((item) => item.node.type === "picture");
+    const present = new Set(placed.map((item) => item.node.id));
+    return {
+      ...this.early(draft, headline, placed),
+      leftOut: this.missing((id) => !present.has(id)),
+      focus:
+        photo?.node.type === "picture" ? 2.5 * (1 - focusShown(photo.crop!, photo.node.focus)) : 0,
+      empty: emptiness(this.stage, placed),
+      badge: badgeCost(this.stage, placed),
+    };
+  }
+
+  /** What a draft costs at the least, before its pictures are cropped and its badge is placed. */
+  least(draft: Draft, leftOut: number): number {
+    const headline = draft.words.find((item) => item.node === draft.parts.headline);
+    return leftOut + total(this.early(draft, headline, draft.words));
+  }
+
+  /** The cost of the nodes that are missing. */
+  missing(isMissing: (id: string) => boolean): number {
+    let sum = 0;
+    for (const [id, weight] of this.weights) if (isMissing(id)) sum += weight;
+    return sum;
+  }
+
+  private early(draft: Draft, headline: Placed | undefined, words: Placed[]): CostTerms {
+    return {
+      ...NO_COST,
+      dominance: dominance(this.stage, headline, draft.media !== undefined),
+      jump: jump(words, headline),
+      media: mediaCost(this.stage, draft, draft.parts.photos.length > 0),
+      lines: 0.12 * Math.max(0, (headline?.text?.set.lines.length ?? 0) - COMFORTABLE_LINES),
+      change: 0.2 * draft.change,
+    };
+  }
+}
+
+export const NO_COST: CostTerms = {
+  leftOut: 0,
+  dominance: 0,
+  jump: 0,
+  media: 0,
+  focus: 0,
+  empty: 0,
+  lines: 0,
+  change: 0,
+  badge: 0,
+};
+
+export function total(terms: CostTerms): number {
+  const { leftOut, dominance, jump, media, focus, empty, lines, change, badge } = terms;
+  return leftOut + dominance + jump + media + focus + empty + lines + change + badge;
+}
+
+function dominance(stage: Stage, headline: Placed | undefined, beside: boolean): number {
+  if (!headline) return 1;
+  const wanted = beside ? RULING_SHARE : RULING_SHARE_ALONE;
+  const share = area(headline.box) / area(stage.frame);
+  return 2 * Math.max(0, 1 - share / wanted);
+}
+
+/** A badge is meant to be seen: smaller than it could be costs a little. */
+function badgeCost(stage: Stage, placed: Placed[]): number {
+  const badge = placed.find((item) => item.node.role === "badge" && item.node.type === "shape");
+  return badge ? 4 * Math.max(0, BADGE_SHARE - badge.box.width / stage.extent) : 0;
+}
+
+function jump(placed: Placed[], headline: Placed | undefined): number {
+  const size = headline?.text?.set.size ?? 0;
+  const plain = placed.filter(
+    (item) => item.text && item !== headline && item.node.role !== "price",
+  );
+  const largest = Math.max(0, ...plain.map((item) => item.text!.set.size));
+  const ratio = size / largest;
+  return largest === 0 ? 0 : 0.8 * Math.max(0, JUMP - ratio) + 3 * Math.max(0, LEAST_JUMP - ratio);
+}
+
+/** A photograph takes about half; an ornament only fills what the words leave, and is never in the way. */
+function mediaCost(stage: Stage, draft: Draft, isPhoto: boolean): number {
+  if (!draft.media) return 0;
+  const share = area(draft.media) / area(stage.frame);
+  if (!isPhoto) return share > 0.45 ? 2 * (share - 0.45) : 0;
+  return 3 * Math.max(0, MEDIA_SHARE.from - share, share - MEDIA_SHARE.to);
+}
+
+/** The share of the usable area that neither words nor pictures take, beyond the third that is air. */
+function emptiness(stage: Stage, placed: Placed[]): number {
+  const covered = placed
+    .filter((item) => item.node.role !== "backdrop")
+    .map((item) => intersect(item.box, stage.safe));
+  const share = coverage(covered, stage.safe);
+  return 1.2 * Math.max(0, 0.67 - share);
+}
+
+/** The share of `frame` under any of the boxes, by a coarse grid; exact areas are not needed here. */
+function coverage(boxes: Box[], frame: Box): number {
+  const cells = 12;
+  let hits = 0;
+  for (let row = 0; row < cells; row++) {
+    for (let column = 0; column < cells; column++) {
+      const x = frame.x + (frame.width * (column + 0.5)) / cells;
+      const y = frame.y + (frame.height * (row + 0.5)) / cells;
+      if (boxes.some((b) => x >= b.x && x <= b.x + b.width && y >= b.y && y <= b.y + b.height))
+        hits++;
+    }
+  }
+  return hits / (cells * cells);
+}

@@ -1,0 +1,17 @@
+import type { Box } from "../geometry";
+import type { Placed } from "./layout";
+import type { Parts } from "./parts";
+
+/** A way to lay a size out before its pictures are cropped: where the words stand and what is left for media. */
+export interface Draft {
+  via: string;
+  parts: Parts;
+  words: Placed[];
+  media?: Box;
+  /** Ground below the words that an ornament fills too. */
+  mediaAlso?: Box;
+  /** The logo goes onto the picture, if a calm place is found there. */
+  logoOnMedia?: boolean;
+  /** How far this is from the lead's structure: 0 the same, 1 another. */
+  change: number;
+}

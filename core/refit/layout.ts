@@ -1,0 +1,56 @@
+import type { Box, Point } from "../geometry";
+import type { LogoVersion, ResolvedNode, ResolvedPiece } from "../resolve";
+import type { Placement } from "../placements";
+import type { SetText } from "../type";
+
+/** A node where it stands on one size. All lengths in output pixels at scale 1. */
+export interface Placed {
+  node: ResolvedNode;
+  /** The node's outer edge: the plate of a button, the ink of plain text, the frame of a picture. */
+  box: Box;
+  /** The set text and the box that its ink fills. */
+  text?: { set: SetText; ink: Box };
+  /** A second area of the same ornament, beyond the words. */
+  also?: Box;
+  /** What a picture shows, in picture pixels. */
+  crop?: Box;
+  logo?: LogoVersion;
+  /** Degrees clockwise about `about`, which is the box's centre when not given. */
+  turn: number;
+  about?: Point;
+}
+
+export type LeftOutReason =
+  "no-room" | "empty" | "hidden" | "file-missing" | "not-painted-yet" | "not-for-this-shape";
+
+export interface LeftOut {
+  id: string;
+  why: LeftOutReason;
+}
+
+/** Named terms of a layout's cost; each is 0 when nothing is to be said against it. */
+export interface CostTerms {
+  leftOut: number;
+  dominance: number;
+  jump: number;
+  media: number;
+  focus: number;
+  empty: number;
+  lines: number;
+  change: number;
+  badge: number;
+}
+
+export interface Layout {
+  resolved: ResolvedPiece;
+  placement: Placement;
+  safe: Box;
+  /** Legibility floor in output pixels. */
+  floor: number;
+  /** Back to front. */
+  placed: Placed[];
+  leftOut: LeftOut[];
+  /** How the size was laid out, for the report. */
+  via: string;
+  cost: CostTerms;
+}

@@ -1,0 +1,122 @@
+import { frameOf, placementById, type Placement } from "../placements";
+import type { ResolvedNode, ResolvedPiece } from "../resolve";
+import { asArranged } from "./arranged";
+import { pictureAbove, pictureBetween, wordsAlone } from "./bands";
+import { columns } from "./columns";
+import { Costing, NO_COST, total } from "./cost";
+import { finish } from "./finish";
+import type { CostTerms, Layout, LeftOut, Placed } from "./layout";
+import { droppable, readParts, without, type Parts } from "./parts";
+import { Stage } from "./stage";
+import { strip } from "./strip";
+
+const GENERATORS = [pictureAbove, pictureBetween, columns, strip, wordsAlone];
+/**
+ * Lays a piece out for one placement: structure → candidates → cost → choice.
+ * Deterministic; never throws for a piece that its schema accepts. What cannot be had at the
+ * legibility floor is left out and named in `leftOut`. All lengths are output pixels at scale 1.
+ */
+export function refit(resolved: ResolvedPiece, placement: Placement): Layout {
+  const stage = new Stage(resolved, placement);
+  const { placed, via, cost } = arranged(stage) ?? best(stage);
+  return {
+    resolved,
+    placement,
+    safe: stage.safe,
+    floor: stage.floor,
+    placed: withBackdrop(stage, placed),
+    leftOut: leftOut(resolved, placed),
+    via,
+    cost,
+  };
+}
+
+interface Choice {
+  placed: Placed[];
+  via: string;
+  cost: CostTerms;
+}
+
+function arranged(stage: Stage): Choice | undefined {
+  const lead = frameOf(placementById(stage.resolved.piece.lead));
+  const placed = asArranged(stage, lead.width, lead.height);
+  return placed && { placed, via: "as arranged", cost: NO_COST };
+}
+
+/**
+ * The cheapest of all candidates. Nodes are dropped one after another, least important first,
+ * and dropping stops once what is missing alone costs more than the best found so far.
+ */
+function best(stage: Stage): Choice {
+  const all = readParts(stage.resolved);
+  const order = droppable(all, ifRoom(stage.resolved));
+  const costing = new Costing(stage, all);
+  let choice: Choice = { placed: [], via: "nothing fits", cost: { ...NO_COST, leftOut: Infinity } };
+  for (let count = 0; count <= order.length; count++) {
+    const dropped = new Set(order.slice(0, count).map((node) => node.id));
+    const missing = costing.missing((id) => dropped.has(id));
+    if (missing >= total(choice.cost)) break;
+    choice = cheapest(stage, without(all, dropped), costing, missing, choice);
+  }
+  return choice;
+}
+
+function cheapest(
+  stage: Stage,
+  parts: Parts,
+  costing: Costing,
+  missing: number,
+  soFar: Choice,
+): Choice {
+  let choice = soFar;
+  for (const generator of GENERATORS) {
+    for (const draft of generator(stage, parts, stage.unit)) {
+      if (costing.least(draft, missing) >= total(choice.cost)) continue;
+      const placed = finish(stage, draft);
+      if (!placed) continue;
+      const cost = costing.of(draft, placed);
+      if (total(cost) < total(choice.cost))
+        choice = { placed: inLayers(placed), via: draft.via, cost };
+    }
+  }
+  return choice;
+}
+
+function ifRoom(resolved: ResolvedPiece): ReadonlySet<string> {
+  const nodes = resolved.piece.arrangement.filter((node) => node.keep === "if-room");
+  return new Set(nodes.map((node) => node.id));
+}
+
+/** The ground runs under everything, also where the channel covers it. */
+function withBackdrop(stage: Stage, placed: Placed[]): Placed[] {
+  const backdrop = stage.resolved.nodes.find((node) => node.role === "backdrop");
+  if (!backdrop || placed.some((item) => item.node === backdrop)) return placed;
+  return [{ node: backdrop, box: stage.frame, turn: 0 }, ...placed];
+}
+
+function inLayers(placed: Placed[]): Placed[] {
+  return [...placed].sort((a, b) => layer(a) - layer(b));
+}
+
+/** Grounds, then pictures and ornaments, then plates and badges, then words. */
+function layer({ node }: Placed): number {
+  if (node.role === "backdrop") return 0;
+  if (node.type === "picture" || node.role === "ornament") return 1;
+  return node.type === "shape" ? 2 : 3;
+}
+
+function leftOut(resolved: ResolvedPiece, placed: Placed[]): LeftOut[] {
+  const present = new Set(placed.map((item) => item.node.id));
+  const dropped = resolved.nodes.filter(
+    (node) => !present.has(node.id) && node.role !== "backdrop",
+  );
+  return [
+    ...dropped.map((node): LeftOut => ({ id: node.id, why: whyDropped(node) })),
+    ...resolved.absent
+      .filter(({ why }) => why !== "empty")
+      .map(({ id, why }): LeftOut => ({ id, why })),
+  ];
+}
+
+const whyDropped = (node: ResolvedNode): LeftOut["why"] =>
+  node.type === "shape" && node.role !== "badge" ? "not-for-this-shape" : "no-room";

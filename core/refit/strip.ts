@@ -1,0 +1,101 @@
+import { luminance } from "../colour";
+import { between } from "../geometry";
+import { logoBlock, stack, textBlock, type Block } from "./block";
+import { hasMedia } from "./bands";
+import type { Draft } from "./draft";
+import type { Parts } from "./parts";
+import { setToFit } from "../type";
+import type { Stage } from "./stage";
+import { ctaBlock, detailsBlock, version, type WordRoom } from "./words";
+
+/** Wider than this and everything stands on one line. */
+const LEAST_RATIO = 2.6;
+/** Text in a strip takes at least this share of its height, so that it is not lost beside the headline. */
+const TEXT_HEIGHT = 0.16;
+/** A picture in a strip: its width as a multiple of the frame's height, and as a share of the width. */
+const MEDIA = [
+  [2.1, 0.26],
+  [1.4, 0.2],
+] as const;
+
+/** For very wide frames: picture, headline over its line, call to action, mark, on one centre line. */
+export function* strip(stage: Stage, parts: Parts, text: number): Generator<Draft> {
+  if (stage.ratio < LEAST_RATIO) return;
+  const size = Math.max(text, TEXT_HEIGHT * stage.frame.height);
+  for (const [byHeight, byWidth] of hasMedia(parts) ? MEDIA : []) {
+    const width = Math.min(byHeight * stage.frame.height, byWidth * stage.frame.width);
+    const from = width + stage.padding;
+    const words = row(stage, parts, size, Math.max(from, stage.kept.x));
+    if (!words) continue;
+    yield {
+      via: "strip with picture",
+      parts,
+      words,
+      media: between(0, 0, width, stage.frame.height),
+      change: 1,
+    };
+  }
+  const { ornament: _ornament, ...rest } = parts;
+  const bare: Parts = { ...rest, photos: [] };
+  const inner = Math.max(stage.kept.x, 0.16 * stage.frame.height);
+  const words = row(stage, bare, size, inner);
+  if (words) yield { via: "strip", parts: bare, words, change: 1 };
+}
+
+function row(stage: Stage, parts: Parts, size: number, from: number) {
+  const { kept } = stage;
+  const inner = Math.max(0, 0.16 * stage.frame.height - (stage.frame.width - stage.rightEdge));
+  const gap = Math.max(2 * size, 0.22 * kept.height);
+  const room: WordRoom = {
+    stage,
+    parts,
+    size,
+    width: stage.rightEdge - inner - from,
+    height: kept.height,
+  };
+  const rightHand: Block[] = [];
+  if (parts.cta) {
+    const cta = ctaBlock(room);
+    if (!cta || cta.height > kept.height) return undefined;
+    rightHand.push(cta);
+  }
+  if (parts.logo) {
+    const mark = version(stage, parts, "mark", luminance(stage.resolved.palette.backdrop));
+    if (!mark) return undefined;
+    rightHand.push(logoBlock(parts.logo, mark, Math.min(0.46 * stage.frame.height, kept.height)));
+  }
+  const taken = rightHand.reduce((sum, block) => sum + block.width + gap, 0);
+  const words = headAndLine({ ...room, width: room.width - taken });
+  if (!words) return undefined;
+  const middle = kept.y + kept.height / 2;
+  const placed = words.place(from, middle - words.height / 2);
+  let x = stage.rightEdge - inner;
+  for (const block of rightHand.reverse()) {
+    placed.push(...block.place(x - block.width, middle - block.height / 2));
+    x -= block.width + gap;
+  }
+  return placed;
+}
+
+/** The kicker has no place in a strip; the lines under the headline are set only if there is height for them. */
+function headAndLine(room: WordRoom): Block | undefined {
+  const { parts, size, stage } = room;
+  const [detail] = parts.details;
+  if (parts.kicker || parts.details.length > 1) return undefined;
+  const line = detail && detailsBlock(room, [detail]);
+  if (detail && !line) return undefined;
+  const gap = line ? 0.6 * size : 0;
+  if (!parts.headline) return line;
+  // Words need air above and below even where the margin is thin.
+  const height = Math.min(room.height, 0.74 * stage.frame.height) - (line?.height ?? 0) - gap;
+  const set = setToFit(parts.headline.paragraph, {
+    width: room.width,
+    height,
+    min: Math.max(stage.floor, 1.15 * size),
+    max: 0.62 * stage.frame.height,
+    mostLines: 2,
+  });
+  if (!set) return undefined;
+  const words = textBlock(parts.headline, set);
+  return line ? stack([words, line], [gap]) : words;
+}

@@ -1,0 +1,236 @@
+import { logoFor } from "../brand";
+import { luminance } from "../colour";
+import type { LogoVersion, TextNode } from "../resolve";
+import { setAt, setToFit } from "../type";
+import {
+  buttonBlock,
+  ends,
+  logoBlock,
+  sideBySide,
+  stack,
+  textBlock,
+  topAndBottom,
+  type Block,
+} from "./block";
+import type { Parts } from "./parts";
+import type { Stage } from "./stage";
+
+/** Room for words, and which words. `size` is the running text's, `width` and `height` in output pixels. */
+export interface WordRoom {
+  stage: Stage;
+  parts: Parts;
+  width: number;
+  height: number;
+  size: number;
+}
+
+export type WordLayout = (room: WordRoom) => Block | undefined;
+
+/** A headline is at least this much larger than the text; where it can be, it is far larger. */
+const LEAST_JUMP = 1.3;
+const MOST_HEADLINE_LINES = 6;
+
+/** Kicker over headline, the headline as large as the room allows. */
+export function head({ stage, parts, width, height, size }: WordRoom): Block | undefined {
+  const { kicker, headline } = parts;
+  const above = kicker && setAt(kicker.paragraph, Math.max(stage.floor, 0.88 * size), width, 1);
+  if (kicker && !above) return undefined;
+  const gap = above ? size : 0;
+  if (!headline) return above && textBlock(kicker!, above);
+  const set = setToFit(headline.paragraph, {
+    width,
+    height: height - (above?.height ?? 0) - gap,
+    min: Math.max(stage.floor, LEAST_JUMP * size),
+    max: stage.frame.height,
+    mostLines: MOST_HEADLINE_LINES,
+  });
+  if (!set) return undefined;
+  const words = textBlock(headline, set);
+  return above ? stack([textBlock(kicker!, above), words], [gap]) : words;
+}
+
+/** The lines under the headline, one block; undefined when one cannot be set in the width. */
+export function detailsBlock(room: WordRoom, details: TextNode[]): Block | undefined {
+  const blocks: Block[] = [];
+  for (const node of details) {
+    const set = setAt(node.paragraph, room.size, room.width);
+    if (!set) return undefined;
+    blocks.push(textBlock(node, set));
+  }
+  return stack(blocks, gapsOf(blocks, 0.85 * room.size));
+}
+
+const gapsOf = (blocks: Block[], gap: number): number[] => blocks.slice(1).map(() => gap);
+
+export function ctaBlock({ parts, width, size }: WordRoom): Block | undefined {
+  if (!parts.cta) return undefined;
+  const padding = 2.5 * (parts.cta.plate?.padding ?? 0) * size;
+  const set = setAt(parts.cta.paragraph, size, width - padding, 2);
+  return set && buttonBlock(parts.cta, set);
+}
+
+/** The brand's logo on its plain ground: in full where it is wide enough to be read, else the mark. */
+export function panelLogo({
+  stage,
+  parts,
+  width,
+}: Omit<WordRoom, "height" | "size">): Block | undefined {
+  if (!parts.logo) return undefined;
+  return logoOn(stage, parts, luminance(stage.resolved.palette.backdrop), 0.6 * width);
+}
+
+export function logoOn(
+  stage: Stage,
+  parts: Parts,
+  groundLuminance: number,
+  mostWidth: number,
+): Block | undefined {
+  const node = parts.logo;
+  if (!node) return undefined;
+  const full = version(stage, parts, "full", groundLuminance);
+  if (full) {
+    const ratio = full.file.width / full.file.height;
+    const wanted = FULL_HEIGHT * stage.extent;
+    const height = Math.max(wanted, full.logo.leastWidth / stage.css / ratio);
+    if (height <= 1.4 * wanted && height * ratio <= mostWidth) return logoBlock(node, full, height);
+  }
+  const mark = version(stage, parts, "mark", groundLuminance);
+  return mark && logoBlock(node, mark, MARK_HEIGHT * stage.extent);
+}
+
+/** As shares of the frame's extent. Common practice: a logo is 5 to 8 % of the height of a tall size. */
+const FULL_HEIGHT = 0.055;
+const MARK_HEIGHT = 0.105;
+
+export function version(
+  stage: Stage,
+  parts: Parts,
+  kind: "full" | "mark",
+  groundLuminance: number,
+): LogoVersion | undefined {
+  const wanted = logoFor(stage.resolved.brand, kind, groundLuminance);
+  return parts.logo?.versions.find(({ logo }) => logo === wanted);
+}
+
+/** Everything on one left edge, one under the other; the logo last. */
+export const stacked: WordLayout = (room) => {
+  const foot = footStack(room);
+  if (foot === false) return undefined;
+  return underHead(room, room.parts.details, foot);
+};
+
+export function footStack(room: WordRoom): Block | undefined | false {
+  const cta = ctaBlock(room);
+  const logo = panelLogo(room);
+  if ((room.parts.cta && !cta) || (room.parts.logo && !logo)) return false;
+  const blocks = [cta, logo].filter((block) => block !== undefined);
+  return blocks.length > 0 ? stack(blocks, gapsOf(blocks, 1.4 * room.size)) : undefined;
+}
+
+/** Head and lines above, and below them one row that reaches from margin to margin. */
+export const footLine: WordLayout = (room) => {
+  const { parts } = room;
+  const foot = footRow(room);
+  if (!foot) return undefined;
+  return underHead(room, foot.usesLast ? parts.details.slice(0, -1) : parts.details, foot.block);
+};
+
+/** Call to action opposite the logo, or opposite the last line (a date, a place) when the logo is elsewhere. */
+export function footRow(room: WordRoom): { block: Block; usesLast: boolean } | undefined {
+  const cta = ctaBlock(room);
+  const logo = panelLogo(room);
+  if ((room.parts.cta && !cta) || (room.parts.logo && !logo)) return undefined;
+  const last = room.parts.details.at(-1);
+  const gap = 2 * room.size;
+  if (logo && cta) {
+    const isMark = logo.width < 1.6 * logo.height;
+    const block = isMark ? ends(cta, logo, room.width, gap) : ends(logo, cta, room.width, gap);
+    return block && { block, usesLast: false };
+  }
+  const right = cta ?? logo;
+  if (!right || !last) return undefined;
+  const set = setAt(last.paragraph, room.size, room.width - right.width - gap, 1);
+  const block = set && ends(textBlock(last, set), right, room.width, gap);
+  return block && { block, usesLast: true };
+}
+
+/** Head, lines and foot in one stack whose headline takes what the others leave. */
+function underHead(
+  room: WordRoom,
+  details: TextNode[],
+  foot: Block | undefined,
+): Block | undefined {
+  const { size } = room;
+  const lines = details.length > 0 ? detailsBlock(room, details) : undefined;
+  if (details.length > 0 && !lines) return undefined;
+  const below = [lines, foot].filter((block) => block !== undefined);
+  const gaps = [1.5 * size, ...gapsOf(below, 1.5 * size)].slice(0, below.length);
+  const taken = sum(below.map((block) => block.height)) + sum(gaps);
+  const top = head({ ...room, height: room.height - taken });
+  if (!top) return undefined;
+  return below.length > 0 ? stack([top, ...below], gaps) : top;
+}
+
+const sum = (values: number[]): number => values.reduce((a, b) => a + b, 0);
+
+/** Headline in a wide column, the rest in a second one whose last line stands on the headline's last baseline. */
+export const twoColumns: WordLayout = (room) => {
+  const { size, width } = room;
+  const gutter = 2 * size;
+  for (const column of [naturalColumn(room), 0.42 * width, 0.36 * width, 0.3 * width]) {
+    if (column > MOST_SIDE_SHARE * width) continue;
+    const side = sideColumn({ ...room, width: column });
+    if (!side) continue;
+    const left = head({ ...room, width: width - side.column.width - gutter });
+    if (!left) continue;
+    const used = side.column.height + (side.logo ? side.logo.height + 1.5 * size : 0);
+    if (used > left.baseline) continue;
+    return sideBySide(left, side.column, width - side.column.width, side.logo);
+  }
+  return undefined;
+};
+
+const MOST_SIDE_SHARE = 0.48;
+
+/** As wide as its short lines need to stay on one line; longer ones may take two. */
+function naturalColumn({ parts, size }: WordRoom): number {
+  const lines = parts.details.map(({ paragraph }) =>
+    paragraph.measureFor(paragraph.parts.length > 5 ? 2 : 1),
+  );
+  const button = parts.cta
+    ? parts.cta.paragraph.measureFor(1) + 2.5 * (parts.cta.plate?.padding ?? 0)
+    : 0;
+  return (Math.max(button, ...lines) + 0.05) * size;
+}
+
+function sideColumn(room: WordRoom): { column: Block; logo: Block | undefined } | undefined {
+  const { parts, size } = room;
+  const lines = detailsBlock(room, parts.details);
+  const cta = ctaBlock(room);
+  const logo = panelLogo({ ...room, width: room.width / 0.6 });
+  if (!lines || (parts.cta && !cta) || (parts.logo && !logo)) return undefined;
+  const blocks = [parts.details.length > 0 ? lines : undefined, cta].filter((b) => b !== undefined);
+  if (blocks.length === 0) return undefined;
+  const column = stack(blocks, gapsOf(blocks, 1.2 * size));
+  const width = Math.max(column.width, logo?.width ?? 0);
+  return width <= room.width ? { column: { ...column, width }, logo } : undefined;
+}
+
+/** Head and lines at the top of the height, the foot at its bottom: for a column beside a picture or none. */
+export const apart: WordLayout = (room) => {
+  const { parts, size } = room;
+  const row = footRow(room);
+  const foot = row?.block ?? footStack(room);
+  if (!foot) return undefined;
+  const gap = 1.5 * size;
+  const details = row?.usesLast ? parts.details.slice(0, -1) : parts.details;
+  const top = underHead({ ...room, height: room.height - foot.height - gap }, details, undefined);
+  return top && topAndBottom(top, foot, room.height, gap);
+};
+
+export const wordLayouts = {
+  "two columns": twoColumns,
+  "foot line": footLine,
+  stack: stacked,
+  "head and foot": apart,
+} as const satisfies Record<string, WordLayout>;

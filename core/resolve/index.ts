@@ -1,0 +1,3 @@
+export * from "./resolved";
+export { resolve, type Sources } from "./resolve";
+export { roleStyles } from "./defaults";

@@ -1,0 +1,22 @@
+declare module "bidi-js" {
+  interface EmbeddingLevels {
+    levels: Uint8Array;
+    paragraphs: { start: number; end: number; level: number }[];
+  }
+  interface Bidi {
+    getEmbeddingLevels(text: string, direction?: "ltr" | "rtl" | "auto"): EmbeddingLevels;
+    getReorderedIndices(text: string, embedding: EmbeddingLevels): number[];
+  }
+  export default function createBidi(): Bidi;
+}
+
+declare module "linebreak" {
+  interface Break {
+    position: number;
+    required: boolean;
+  }
+  export default class LineBreaker {
+    constructor(text: string);
+    nextBreak(): Break | null;
+  }
+}

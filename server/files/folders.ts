@@ -1,0 +1,52 @@
+import { readdir, readFile } from "node:fs/promises";
+import { extname, join } from "node:path";
+import type { FileId } from "../../core/files";
+import { problem } from "../../core/problem";
+import { fileId } from "./hash";
+import type { FileSource } from "./source";
+
+const ASSETS = new Set([
+  ".ttf",
+  ".otf",
+  ".svg",
+  ".png",
+  ".jpg",
+  ".jpeg",
+  ".webp",
+  ".avif",
+  ".gif",
+  ".tif",
+  ".tiff",
+]);
+
+/** Files found by content in folders: what stands beside a piece on the command line. */
+export class FolderFiles implements FileSource {
+  private found: Promise<Map<FileId, string>> | undefined;
+
+  constructor(private readonly folders: string[]) {}
+
+  async read(id: FileId): Promise<Buffer> {
+    this.found ??= this.scan();
+    const path = (await this.found).get(id);
+    if (path === undefined) throw problem("file-missing", { document: "The piece", file: id });
+    return readFile(path);
+  }
+
+  private async scan(): Promise<Map<FileId, string>> {
+    const found = new Map<FileId, string>();
+    for (const folder of this.folders) {
+      for (const path of await assetsIn(folder)) found.set(fileId(await readFile(path)), path);
+    }
+    return found;
+  }
+}
+
+async function assetsIn(folder: string): Promise<string[]> {
+  const entries = await readdir(folder, { withFileTypes: true, recursive: true }).catch(() => []);
+  return entries
+    .filter((entry) => entry.isFile() && !entry.parentPath.includes("node_modules"))
+    .filter(
+      (entry) => ASSETS.has(extname(entry.name).toLowerCase()) || /^[0-9a-f]{64}$/.test(entry.name),
+    )
+    .map((entry) => join(entry.parentPath, entry.name));
+}

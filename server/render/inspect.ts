@@ -1,0 +1,74 @@
+import sharp from "sharp";
+import type { PictureFile } from "../../core/files";
+import { readTones } from "../../core/picture";
+import { problem } from "../../core/problem";
+import { fileId } from "../files/hash";
+
+/** A side longer than this is refused: decoding it would take gigabytes. */
+export const MOST_SIDE = 16_000;
+const TONES_WIDTH = 160;
+
+const mimes: Record<string, string> = {
+  jpeg: "image/jpeg",
+  png: "image/png",
+  webp: "image/webp",
+  avif: "image/avif",
+  heif: "image/avif",
+  gif: "image/gif",
+  tiff: "image/tiff",
+  svg: "image/svg+xml",
+};
+
+/** What an SVG may not hold: it would run, or reach out of the file. */
+const UNSAFE_SVG: [RegExp, string][] = [
+  [/<script/i, "a script"],
+  [/\son[a-z]+\s*=/i, "an event handler"],
+  [/javascript:/i, "a script address"],
+  [/<foreignObject/i, "foreign content"],
+  [/<!ENTITY/i, "an entity"],
+  [/(?:href|src)\s*=\s*["']\s*(?!#|data:image\/)[^"']/i, "a link to something outside the file"],
+  [/url\(\s*["']?\s*(?!#|["']?data:image\/)[a-z/]/i, "a link to something outside the file"],
+];
+
+/**
+ * Reads a picture completely, so that a truncated one is found now and not in a delivery.
+ * Throws picture-unreadable, picture-truncated, picture-too-large or picture-unsafe.
+ */
+export async function inspectPicture(bytes: Buffer, name: string): Promise<PictureFile> {
+  const metadata = await sharp(bytes, { limitInputPixels: false, failOn: "none" })
+    .metadata()
+    .catch(() => undefined);
+  const mime = metadata && mimes[metadata.format];
+  if (!metadata || !mime) throw problem("picture-unreadable", { name });
+  const vector = metadata.format === "svg";
+  if (vector) refuseUnsafe(bytes.toString("utf8"), name);
+  const turned = (metadata.orientation ?? 1) >= 5;
+  const [width, height] = turned
+    ? [metadata.height, metadata.width]
+    : [metadata.width, metadata.height];
+  if (width > MOST_SIDE || height > MOST_SIDE) {
+    throw problem("picture-too-large", { name, width, height, most: MOST_SIDE });
+  }
+  const tones = await tonesOf(bytes, name);
+  return { id: fileId(bytes), name, mime, width, height, vector, tones };
+}
+
+function refuseUnsafe(svg: string, name: string): void {
+  const hit = UNSAFE_SVG.find(([pattern]) => pattern.test(svg));
+  if (hit) throw problem("picture-unsafe", { name, found: hit[1] });
+}
+
+async function tonesOf(bytes: Buffer, name: string) {
+  try {
+    const { data, info } = await sharp(bytes, { failOn: "truncated" })
+      .rotate()
+      .flatten({ background: "#ffffff" })
+      .resize(TONES_WIDTH, TONES_WIDTH, { fit: "inside", withoutEnlargement: false })
+      .greyscale()
+      .raw()
+      .toBuffer({ resolveWithObject: true });
+    return readTones(new Uint8Array(data), info.width, info.height);
+  } catch {
+    throw problem("picture-truncated", { name });
+  }
+}
