@@ -1,5 +1,5 @@
 import { readdir, readFile } from "node:fs/promises";
-import { extname, join } from "node:path";
+import { basename, extname, join } from "node:path";
 import type { FileId } from "../../core/files";
 import { problem } from "../../core/problem";
 import { fileId } from "./hash";
@@ -30,6 +30,12 @@ export class FolderFiles implements FileSource {
     const path = (await this.found).get(id);
     if (path === undefined) throw problem("file-missing", { document: "The piece", file: id });
     return readFile(path);
+  }
+
+  /** Every file's name and id, for tables that name pictures. */
+  async names(): Promise<{ id: FileId; name: string }[]> {
+    this.found ??= this.scan();
+    return [...(await this.found)].map(([id, path]) => ({ id, name: basename(path) }));
   }
 
   private async scan(): Promise<Map<FileId, string>> {

@@ -1,0 +1,2 @@
+export * from "./schemas";
+export { altText } from "./alt";

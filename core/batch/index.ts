@@ -1,0 +1,3 @@
+export * from "./table";
+export * from "./combine";
+export * from "./naming";

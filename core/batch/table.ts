@@ -1,0 +1,138 @@
+import { z } from "zod";
+import { isPicture, isText, LIMITS, type Piece } from "../piece";
+import { problem } from "../problem";
+
+export const BATCH_LIMITS = { rows: 5000, files: 20_000, columns: 100 } as const;
+
+/** Rows of text under named columns, as read from CSV, XLSX or a paste. */
+export const Table = z.object({
+  columns: z.array(z.string().max(200)).max(BATCH_LIMITS.columns),
+  rows: z.array(z.array(z.string().max(10_000))).max(BATCH_LIMITS.rows),
+});
+export type Table = z.infer<typeof Table>;
+
+/** Something about a table that a person should know; it does not stop the rest. `row` counts from 1 below the headings. */
+export const TableNote = z.object({
+  code: z.enum([
+    "unknown-column",
+    "ragged-row",
+    "too-long",
+    "unknown-picture",
+    "rows-dropped",
+    "encoding",
+    "same-column",
+  ]),
+  row: z.number().int().optional(),
+  text: z.string(),
+});
+export type TableNote = z.infer<typeof TableNote>;
+
+export interface PictureName {
+  id: string;
+  name: string;
+}
+
+/** The lists that a batch combines: for each slot its values, row by row; empty cells keep the piece's own. */
+export interface Lists {
+  slots: string[];
+  /** `rows[i][slot]` is undefined where the cell is empty. */
+  rows: Record<string, SlotValue | undefined>[];
+  notes: TableNote[];
+}
+
+export type SlotValue = { text: string } | { picture: string };
+
+/**
+ * Matches a table's columns with the piece's slots by name, ignoring case, spaces and hyphens.
+ * Throws `table-empty` and `table-no-slot`; everything else becomes a note and the rest goes on.
+ */
+export function readTable(table: Table, piece: Piece, pictures: readonly PictureName[]): Lists {
+  if (table.rows.length === 0) throw problem("table-empty");
+  const notes: TableNote[] = [];
+  const columns = matchColumns(table, piece, notes);
+  if (columns.length === 0) {
+    throw problem("table-no-slot", {
+      columns: table.columns.map((name) => `“${name}”`).join(", ") || "none",
+      slots: Object.keys(piece.message).join(", "),
+    });
+  }
+  const rows = table.rows.map((cells, index) => {
+    noteRagged(table, cells, index, notes);
+    return Object.fromEntries(
+      columns.map(({ at, slot }) => [
+        slot,
+        readCell(cells[at]?.trim() ?? "", slot, piece, pictures, index, notes),
+      ]),
+    );
+  });
+  return { slots: columns.map(({ slot }) => slot), rows, notes };
+}
+
+const plain = (name: string): string => name.toLowerCase().replace(/[^\p{L}\p{N}]/gu, "");
+
+function matchColumns(table: Table, piece: Piece, notes: TableNote[]) {
+  const slots = new Map(Object.keys(piece.message).map((slot) => [plain(slot), slot]));
+  const taken = new Set<string>();
+  return table.columns.flatMap((name, at) => {
+    const slot = slots.get(plain(name));
+    if (slot && !taken.has(slot)) {
+      taken.add(slot);
+      return [{ at, slot }];
+    }
+    notes.push(
+      slot
+        ? {
+            code: "same-column",
+            text: `Column “${name}” stands there twice; the first one is used.`,
+          }
+        : {
+            code: "unknown-column",
+            text: `Column “${name}” names no slot of this piece and is not used. The slots are ${[...slots.values()].join(", ")}.`,
+          },
+    );
+    return [];
+  });
+}
+
+function noteRagged(table: Table, cells: string[], index: number, notes: TableNote[]): void {
+  if (cells.length === table.columns.length) return;
+  const [has, needs] = [cells.length, table.columns.length];
+  const how =
+    has < needs ? "the missing ones keep the piece's own words" : "the extra ones are not used";
+  notes.push({
+    code: "ragged-row",
+    row: index + 1,
+    text: `Row ${index + 1} has ${has} cells and the headings have ${needs}; ${how}.`,
+  });
+}
+
+function readCell(
+  cell: string,
+  slot: string,
+  piece: Piece,
+  pictures: readonly PictureName[],
+  index: number,
+  notes: TableNote[],
+): SlotValue | undefined {
+  if (cell === "") return undefined;
+  const own = piece.message[slot];
+  if (isPicture(own)) {
+    const found = pictures.find(({ id, name }) => id === cell || plain(name) === plain(cell));
+    if (found) return { picture: found.id };
+    notes.push({
+      code: "unknown-picture",
+      row: index + 1,
+      text: `Row ${index + 1} names the picture “${cell}”, which is not in the store; the piece's own is used.`,
+    });
+    return undefined;
+  }
+  if (isText(own) && cell.length > LIMITS.text) {
+    notes.push({
+      code: "too-long",
+      row: index + 1,
+      text: `Row ${index + 1}: ${slot} has ${cell.length} characters and a slot holds ${LIMITS.text}; the piece's own words are used.`,
+    });
+    return undefined;
+  }
+  return { text: cell };
+}

@@ -1,0 +1,23 @@
+// Builds the interface (dist/web) and the server, worker and command line (dist/server).
+import { join } from "node:path";
+import { build } from "esbuild";
+import { build as buildWeb } from "vite";
+import { root } from "./setup.mjs";
+
+await build({
+  entryPoints: {
+    main: join(root, "server/main.ts"),
+    worker: join(root, "server/render/worker.ts"),
+    zest: join(root, "server/cli/zest.ts"),
+  },
+  outdir: join(root, "dist/server"),
+  bundle: true,
+  splitting: true,
+  platform: "node",
+  target: "node20",
+  format: "esm",
+  packages: "external",
+  sourcemap: true,
+  logLevel: "warning",
+});
+await buildWeb({ root: join(root, "web"), logLevel: "warn" });

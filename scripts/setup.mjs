@@ -1,0 +1,61 @@
+// What every command needs before it can run: packages and a build. Uses only what Node ships.
+import { spawnSync } from "node:child_process";
+import { createHash } from "node:crypto";
+import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from "node:fs";
+import { join } from "node:path";
+
+export const root = join(import.meta.dirname, "..");
+const SOURCES = ["core", "server", "web", "scripts", "package.json", "package-lock.json"];
+
+/** Ends the program with a sentence when this Node is too old to go on. */
+export function checkNode() {
+  const [major, minor] = process.versions.node.split(".").map(Number);
+  if (major > 20 || (major === 20 && minor >= 19)) return;
+  console.error(
+    `Zest Crate needs Node 20.19 or newer; this is ${process.versions.node}. Install a newer Node and start again.`,
+  );
+  process.exit(1);
+}
+
+export function run(command, args, options = {}) {
+  const result = spawnSync(command, args, { cwd: root, stdio: "inherit", ...options });
+  if (result.status === 0) return;
+  const how = result.error?.message ?? `it ended with status ${result.status ?? result.signal}`;
+  console.error(`\n“${command} ${args.join(" ")}” did not succeed: ${how}`);
+  process.exit(1);
+}
+
+/** Installs the packages when they are not there or the lock file has changed since. */
+export function ensureInstalled() {
+  const stamp = join(root, "node_modules/.zest-installed");
+  const wanted = hashOf([join(root, "package-lock.json")]);
+  if (existsSync(stamp) && readFileSync(stamp, "utf8") === wanted) return;
+  console.log("Installing packages (once; about a minute) …");
+  run("npm", ["ci", "--no-audit", "--no-fund", "--loglevel=error"]);
+  writeFileSync(stamp, wanted);
+}
+
+/** Builds interface and server when a source has changed since the last build. */
+export function ensureBuilt() {
+  const stamp = join(root, "dist/.built");
+  const wanted = hashOf(SOURCES.flatMap((name) => filesIn(join(root, name))));
+  if (existsSync(stamp) && readFileSync(stamp, "utf8") === wanted) return;
+  console.log("Building …");
+  run(process.execPath, [join(root, "scripts/build.mjs")]);
+  mkdirSync(join(root, "dist"), { recursive: true });
+  writeFileSync(stamp, wanted);
+}
+
+function filesIn(path) {
+  if (!statSync(path).isDirectory()) return [path];
+  return readdirSync(path, { withFileTypes: true, recursive: true })
+    .filter((entry) => entry.isFile())
+    .map((entry) => join(entry.parentPath, entry.name))
+    .sort();
+}
+
+function hashOf(paths) {
+  const hash = createHash("sha256");
+  for (const path of paths) hash.update(path.slice(root.length)).update(readFileSync(path));
+  return hash.digest("hex");
+}

@@ -1,0 +1,94 @@
+import multipart from "@fastify/multipart";
+import swagger from "@fastify/swagger";
+import Fastify, { type FastifyError, type FastifyInstance } from "fastify";
+import {
+  hasZodFastifySchemaValidationErrors,
+  jsonSchemaTransform,
+  serializerCompiler,
+  validatorCompiler,
+  type ZodTypeProvider,
+} from "fastify-type-provider-zod";
+import { Problem, problem } from "../core/problem";
+import { addBatchRoutes } from "./routes/batches";
+import { addDeliveryRoutes } from "./routes/deliveries";
+import { addLibraryRoutes } from "./routes/library";
+import { addPieceRoutes } from "./routes/pieces";
+import { refuseStrangers } from "./routes/origin";
+import { serveWeb } from "./routes/web";
+import { Batches } from "./services/batches";
+import { Deliveries } from "./services/deliveries";
+import { Library } from "./services/library";
+import { Pieces } from "./services/pieces";
+import { Renditions } from "./services/renditions";
+import type { Surroundings } from "./services/services";
+
+export type App = FastifyInstance;
+export type Routes = ReturnType<typeof typed>;
+
+export interface Services {
+  around: Surroundings;
+  pieces: Pieces;
+  library: Library;
+  batches: Batches;
+  deliveries: Deliveries;
+  renditions: Renditions;
+}
+
+export const MOST_UPLOAD = 60 * 1024 * 1024;
+
+export function makeServices(around: Surroundings): Services {
+  const pieces = new Pieces(around);
+  const library = new Library(around);
+  const batches = new Batches(around, pieces, library);
+  const deliveries = new Deliveries(around, pieces, library, batches);
+  return { around, pieces, library, batches, deliveries, renditions: new Renditions(around) };
+}
+
+/** The HTTP door: thin routes over the services, and the built interface when `web` names its folder. */
+export async function makeApp(services: Services, web?: string): Promise<App> {
+  const app = Fastify({ bodyLimit: 32 * 1024 * 1024, forceCloseConnections: true });
+  app.setValidatorCompiler(validatorCompiler);
+  app.setSerializerCompiler(serializerCompiler);
+  app.setErrorHandler<FastifyError>((error, _request, reply) => {
+    const known = toProblem(error);
+    if (known.status >= 500) app.log.error(error);
+    void reply.status(known.status).send({ code: known.code, message: known.message });
+  });
+  app.addHook("onRequest", refuseStrangers);
+  await app.register(swagger, {
+    openapi: { info: { title: "Zest Crate", version: "1" } },
+    transform: jsonSchemaTransform,
+  });
+  await app.register(multipart, { limits: { fileSize: MOST_UPLOAD, files: 1 } });
+  // Routes are registered after the plugins that watch them, so that the description is complete.
+  await app.register(async (scope) => {
+    const routes = typed(scope);
+    addPieceRoutes(routes, services);
+    addLibraryRoutes(routes, services);
+    addBatchRoutes(routes, services);
+    addDeliveryRoutes(routes, services);
+    routes.get("/api/openapi.json", { schema: { hide: true } }, () => app.swagger());
+  });
+  if (web) await serveWeb(app, web);
+  return app;
+}
+
+const typed = (app: FastifyInstance) => app.withTypeProvider<ZodTypeProvider>();
+
+function toProblem(error: FastifyError): Problem {
+  if (error instanceof Problem) return error;
+  if (hasZodFastifySchemaValidationErrors(error)) {
+    const [first] = error.validation;
+    const path = first?.instancePath.replace(/^\//, "").replace(/\//g, ".");
+    const field = path || `the ${error.validationContext ?? "request"}`;
+    return problem("request-invalid", { field, why: first?.message ?? "it does not fit" });
+  }
+  if (error.code === "FST_REQ_FILE_TOO_LARGE") {
+    return problem("file-too-large", { most: `${MOST_UPLOAD / 1024 / 1024} MB` });
+  }
+  if (error.statusCode && error.statusCode < 500) {
+    return problem("request-invalid", { field: "The request", why: error.message });
+  }
+  if (process.env.NODE_ENV !== "test") console.error(error);
+  return problem("unexpected");
+}

@@ -1,0 +1,141 @@
+import { mkdir, readFile, writeFile } from "node:fs/promises";
+import { basename, dirname, join, resolve } from "node:path";
+import { altText, type Manifest, type ManifestFile } from "../../core/api";
+import {
+  applyVariation,
+  combine,
+  Namer,
+  readTable,
+  variationName,
+  type PictureName,
+  type TableNote,
+  type Variation,
+} from "../../core/batch";
+import { Brand } from "../../core/brand";
+import type { Piece } from "../../core/piece";
+import { reportOf } from "../../core/preflight";
+import { problem } from "../../core/problem";
+import { readDocument } from "../../core/reading";
+import { FolderFiles } from "../files/folders";
+import { fileId } from "../files/hash";
+import { readPiece } from "../imports/bundle";
+import { readTableFile } from "../imports/tables";
+import { Studio } from "../render/studio";
+import { findBrand } from "./find";
+import type { Options } from "./options";
+
+export interface Outcome {
+  files: number;
+  mustFix: number;
+  notes: TableNote[];
+}
+
+/** Makes every chosen size of every variation, with manifest.json and a layout report for each. */
+export async function make(options: Options, shipped: string): Promise<Outcome> {
+  const piece = readPiece(await readJson(options.piece), basename(options.piece));
+  const near = [dirname(resolve(options.piece))];
+  const brand = options.brand
+    ? readDocument(Brand, await readJson(options.brand), basename(options.brand))
+    : await findBrand(piece.brand, near, shipped);
+  if (options.brand) near.push(dirname(resolve(options.brand)));
+  const files = new FolderFiles([...near, ...near.map(dirname), shipped]);
+  const { variations, notes } = await variationsOf(options, piece, files);
+  const batch = new Making(options, piece, brand, new Studio(files));
+  await mkdir(options.out, { recursive: true });
+  for (const [index, variation] of variations.entries()) {
+    await batch.variation(variation, options.table ? variationName(index, variations.length) : "");
+  }
+  await batch.writeManifest();
+  return { files: batch.count, mustFix: batch.mustFix, notes };
+}
+
+async function readJson(path: string): Promise<unknown> {
+  const document = basename(path);
+  const text = await readFile(path, "utf8").catch(() => {
+    throw problem("not-found", { what: "file", id: path });
+  });
+  try {
+    return JSON.parse(text);
+  } catch (error) {
+    const why = (error as Error).message;
+    throw problem("document-invalid", { document, field: "its text", why });
+  }
+}
+
+async function variationsOf(
+  options: Options,
+  piece: Piece,
+  files: FolderFiles,
+): Promise<{ variations: Variation[]; notes: TableNote[] }> {
+  if (options.table === undefined) return { variations: [{}], notes: [] };
+  const bytes = await readFile(options.table).catch(() => {
+    throw problem("not-found", { what: "file", id: options.table! });
+  });
+  const { table, notes } = await readTableFile(bytes, basename(options.table));
+  const pictures: PictureName[] = await files.names();
+  const lists = readTable(table, piece, pictures);
+  const variations = [...combine({ lists, pictures: undefined, pairing: options.pair })];
+  return { variations, notes: [...notes, ...lists.notes] };
+}
+
+/** One run: its names, and what has been written so far. */
+class Making {
+  count = 0;
+  mustFix = 0;
+  private readonly namer = new Namer();
+  private readonly files: ManifestFile[] = [];
+
+  constructor(
+    private readonly options: Options,
+    private readonly piece: Piece,
+    private readonly brand: Brand,
+    private readonly studio: Studio,
+  ) {}
+
+  async variation(variation: Variation, name: string): Promise<void> {
+    const piece = applyVariation(this.piece, variation);
+    const own = this.piece.sizes.map((size) => size.placement);
+    for (const placement of this.options.placements ?? own) await this.size(piece, placement, name);
+  }
+
+  private async size(piece: Piece, placement: string, variation: string): Promise<void> {
+    const { format, scale, layoutOnly, out } = this.options;
+    const { layout, scene } = await this.studio.make(piece, this.brand, placement);
+    const report = reportOf(layout);
+    const [width, height] = [Math.round(scene.width * scale), Math.round(scene.height * scale)];
+    const parts = { crate: "", piece: piece.title, placement, variation, width, height };
+    const file = this.namer.name(parts, format === "jpeg" ? "jpg" : format);
+    const layoutFile = file.replace(/\.[a-z]+$/, ".layout.json");
+    await writeFile(join(out, layoutFile), `${JSON.stringify(report, null, 2)}\n`);
+    if (report.findings.some((finding) => finding.level === "must-fix")) this.mustFix++;
+    const image = layoutOnly ? Buffer.alloc(0) : await this.studio.encode(scene, format, scale);
+    if (!layoutOnly) await writeFile(join(out, file), image);
+    this.files.push({
+      file: layoutOnly ? layoutFile : file,
+      placement,
+      ...(variation ? { variation } : {}),
+      width,
+      height,
+      bytes: image.length,
+      sha256: fileId(image),
+      alt: altText(piece),
+      findings: report.findings.filter((finding) => finding.level !== "note").length,
+      layout: layoutFile,
+    });
+    this.count++;
+  }
+
+  async writeManifest(): Promise<void> {
+    const manifest: Manifest = {
+      format: "zestcrate/manifest",
+      version: 1,
+      crate: "",
+      piece: this.piece.title,
+      brand: this.brand.name,
+      scale: this.options.scale,
+      files: this.files,
+    };
+    const path = join(this.options.out, "manifest.json");
+    await writeFile(path, `${JSON.stringify(manifest, null, 2)}\n`);
+  }
+}

@@ -1,0 +1,87 @@
+import { parseArgs } from "node:util";
+import { z } from "zod";
+import { ImageFormat } from "../../core/api";
+import { Pairing } from "../../core/batch";
+import { catalogue, isPlacement } from "../../core/placements";
+
+export const USAGE = `Usage: npm run zest -- make PIECE.json [options] --out DIR
+
+  --brand KIT.json        the brand kit; else the one that the piece names, looked for near it
+  --placements a,b | all  which sizes; else the piece's own
+  --table rows.csv        a variation for each row (CSV or XLSX); its headings name slots
+  --pair in-step | every-mix
+  --format png | jpeg | webp     default png
+  --scale 1 | 2 | …       output pixels for each pixel of the placement, 0.1 to 4; default 1
+  --layout-only           write the layout reports, no pictures
+  --out DIR               where the files go
+
+Exit status: 0 all made, 1 bad input, 2 made, but some sizes have a must-fix finding.`;
+
+const Options = z.object({
+  piece: z.string(),
+  brand: z.string().optional(),
+  placements: z.array(z.string()).optional(),
+  table: z.string().optional(),
+  pair: Pairing,
+  format: ImageFormat,
+  scale: z.number().min(0.1).max(4),
+  layoutOnly: z.boolean(),
+  out: z.string(),
+});
+export type Options = z.infer<typeof Options>;
+
+/** Thrown for a command line that cannot be followed; the message names the option. */
+export class UsageError extends Error {}
+
+export function readOptions(argv: string[]): Options {
+  const { values, positionals } = parse(argv);
+  const [command, piece, ...rest] = positionals;
+  if (command !== "make" || piece === undefined || rest.length > 0) throw new UsageError(USAGE);
+  if (values.out === undefined) throw new UsageError("--out: say in which folder the files go");
+  const read = Options.safeParse({
+    ...values,
+    piece,
+    pair: values.pair ?? "in-step",
+    format: values.format ?? "png",
+    scale: Number(values.scale ?? 1),
+    placements: values.placements === undefined ? undefined : placementsOf(values.placements),
+    layoutOnly: values["layout-only"] ?? false,
+  });
+  if (!read.success) {
+    const [issue] = read.error.issues;
+    throw new UsageError(`--${issue?.path.join(".")}: ${issue?.message}`);
+  }
+  return read.data;
+}
+
+function parse(argv: string[]) {
+  try {
+    return parseArgs({
+      args: argv,
+      allowPositionals: true,
+      options: {
+        brand: { type: "string" },
+        placements: { type: "string" },
+        table: { type: "string" },
+        pair: { type: "string" },
+        format: { type: "string" },
+        scale: { type: "string" },
+        "layout-only": { type: "boolean" },
+        out: { type: "string" },
+      },
+    });
+  } catch (error) {
+    throw new UsageError(`${(error as Error).message}\n\n${USAGE}`);
+  }
+}
+
+function placementsOf(list: string): string[] {
+  if (list === "all") return catalogue.placements.map((placement) => placement.id);
+  const ids = list.split(",").map((id) => id.trim());
+  const unknown = ids.find((id) => !isPlacement(id));
+  if (unknown !== undefined) {
+    const known = catalogue.placements.map((placement) => placement.id).join(", ");
+    throw new UsageError(`--placements: there is no placement “${unknown}”. Known are ${known}`);
+  }
+  return [...new Set(ids)];
+}

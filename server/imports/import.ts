@@ -1,0 +1,94 @@
+import { eq } from "drizzle-orm";
+import type { ImportAnswer } from "../../core/api";
+import { brandFonts, type Brand } from "../../core/brand";
+import { freeTitle, type Piece } from "../../core/piece";
+import { problem } from "../../core/problem";
+import { inspectPicture } from "../render/inspect";
+import type { Library } from "../services/library";
+import type { Surroundings } from "../services/services";
+import type { Transaction } from "../store/database";
+import { brands, crates, pieces } from "../store/tables";
+import type { Bundle } from "./bundle";
+
+const PICTURE = /\.(jpe?g|png|webp|avif|gif|tiff?|svg)$/i;
+
+/**
+ * Stores a bundle. Nothing that is there is overwritten: a brand that is the same is used,
+ * one that differs is added beside it, and crates and pieces come in as new ones.
+ */
+export async function importBundle(
+  around: Surroundings,
+  library: Library,
+  bundle: Bundle,
+): Promise<ImportAnswer> {
+  const files = await storeFiles(library, bundle);
+  return around.store.write(async (tx) => {
+    const created = around.now().toISOString();
+    const brandIds = new Map<string, string>();
+    for (const brand of bundle.brands) {
+      brandIds.set(brand.id, await addBrand(tx, brand, created));
+    }
+    const result: ImportAnswer = { brands: [...brandIds.values()], crates: [], pieces: [], files };
+    for (const crate of bundle.crates) {
+      const members = crate.pieces.map((id) => memberOf(bundle, crate.name, id));
+      const brand = brandIds.get(crate.brand) ?? crate.brand;
+      const id = await freeId(tx, crates, crate.id, around.newId);
+      await tx.insert(crates).values({ id, name: crate.name, brand, created });
+      result.crates.push(id);
+      for (const [position, piece] of members.entries()) {
+        const pieceId = await freeId(tx, pieces, piece.id, around.newId);
+        const document = { ...piece, id: pieceId, brand: brandIds.get(piece.brand) ?? piece.brand };
+        await tx.insert(pieces).values({ id: pieceId, crate: id, position, document, created });
+        result.pieces.push(pieceId);
+      }
+    }
+    return result;
+  });
+}
+
+async function storeFiles(library: Library, { brands: kits, files }: Bundle): Promise<number> {
+  const fonts = new Set(kits.flatMap(brandFonts));
+  let count = 0;
+  for (const [id, { name, bytes }] of files) {
+    if (PICTURE.test(name)) {
+      const buffer = Buffer.from(bytes);
+      await library.addFile(buffer, name, await inspectPicture(buffer, name));
+    } else if (fonts.has(id)) await library.addFile(bytes, name);
+    else continue;
+    count++;
+  }
+  return count;
+}
+
+function memberOf(bundle: Bundle, crate: string, id: string): Piece {
+  const piece = bundle.pieces.find((candidate) => candidate.id === id);
+  if (piece) return piece;
+  const why = `it lists the piece “${id}”, which is not in the file`;
+  throw problem("document-invalid", { document: crate, field: "pieces", why });
+}
+
+async function addBrand(tx: Transaction, brand: Brand, created: string): Promise<string> {
+  const all = await tx.select().from(brands);
+  const sameId = all.find((row) => row.id === brand.id);
+  if (sameId && JSON.stringify(sameId.document) === JSON.stringify(brand)) return brand.id;
+  const id = freeTitle(
+    brand.id,
+    all.map((row) => row.id),
+  ).replace(/\s/g, "-");
+  const name = freeTitle(
+    brand.name,
+    all.map((row) => row.document.name),
+  );
+  await tx.insert(brands).values({ id, document: { ...brand, id, name }, created });
+  return id;
+}
+
+async function freeId(
+  tx: Transaction,
+  table: typeof crates | typeof pieces,
+  wanted: string,
+  newId: () => string,
+): Promise<string> {
+  const [row] = await tx.select({ id: table.id }).from(table).where(eq(table.id, wanted));
+  return row ? newId() : wanted;
+}

@@ -1,0 +1,22 @@
+import type { ImageFormat } from "../../core/api";
+import type { Brand } from "../../core/brand";
+import type { FileId } from "../../core/files";
+import type { Piece } from "../../core/piece";
+
+/** One picture to make, sent to a worker thread. The image is written by the worker; only numbers come back. */
+export interface RenderTask {
+  piece: Piece;
+  brand: Brand;
+  placement: string;
+  format: ImageFormat;
+  scale: number;
+  path: string;
+}
+
+export interface RenderResult {
+  width: number;
+  height: number;
+  bytes: number;
+  sha256: FileId;
+  findings: number;
+}

@@ -1,0 +1,33 @@
+import { workerData } from "node:worker_threads";
+import type { Brand } from "../../core/brand";
+import { check } from "../../core/preflight";
+import { Blobs, writeWhole } from "../files/blobs";
+import { fileId } from "../files/hash";
+import { Studio } from "./studio";
+import type { RenderResult, RenderTask } from "./task";
+
+const studio = new Studio(new Blobs((workerData as { blobs: string }).blobs));
+
+/** Runs in a worker thread: makes one picture and writes it whole. */
+export default async function renderTask(task: RenderTask): Promise<RenderResult> {
+  const { layout, scene } = await studio.make(task.piece, known(task.brand), task.placement);
+  const image = await studio.encode(scene, task.format, task.scale);
+  await writeWhole(task.path, image);
+  return {
+    width: Math.round(scene.width * task.scale),
+    height: Math.round(scene.height * task.scale),
+    bytes: image.length,
+    sha256: fileId(image),
+    findings: check(layout).filter((finding) => finding.level !== "note").length,
+  };
+}
+
+const brands = new Map<string, Brand>();
+
+/** The same object for the same brand: what has been measured in its typefaces is kept by it. */
+function known(brand: Brand): Brand {
+  const key = JSON.stringify(brand);
+  const same = brands.get(key);
+  if (!same) brands.set(key, brand);
+  return same ?? brand;
+}

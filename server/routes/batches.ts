@@ -1,0 +1,87 @@
+import { createReadStream } from "node:fs";
+import { z } from "zod";
+import { BatchAnswer, BatchList, BatchPlan, BatchRequest, VariationList } from "../../core/api";
+import type { Routes, Services } from "../app";
+import { Id, problems } from "./params";
+
+const Page = z.object({
+  from: z.coerce.number().int().min(0).default(0),
+  to: z.coerce.number().int().min(0).max(100_000).default(100),
+});
+const OutputParams = Id.extend({
+  variation: z.coerce.number().int().min(0),
+  placement: z.string(),
+});
+
+export function addBatchRoutes(routes: Routes, { batches }: Services): void {
+  const ok = <T extends z.ZodType>(schema: T) => ({ response: { 200: schema, ...problems } });
+
+  routes.post(
+    "/api/pieces/:id/batches/plan",
+    {
+      schema: {
+        summary: "What a batch would make",
+        params: Id,
+        body: BatchRequest,
+        ...ok(BatchPlan),
+      },
+    },
+    ({ params, body }) => batches.plan(params.id, body),
+  );
+  routes.post(
+    "/api/pieces/:id/batches",
+    { schema: { summary: "Start a batch", params: Id, body: BatchRequest, ...ok(BatchAnswer) } },
+    ({ params, body }) => batches.start(params.id, body),
+  );
+  routes.get(
+    "/api/pieces/:id/batches",
+    { schema: { summary: "The batches of a piece, newest first", params: Id, ...ok(BatchList) } },
+    async ({ params }) => ({ batches: await batches.ofPiece(params.id) }),
+  );
+  routes.get(
+    "/api/batches/:id",
+    { schema: { summary: "How far a batch is", params: Id, ...ok(BatchAnswer) } },
+    ({ params }) => batches.get(params.id),
+  );
+  routes.post(
+    "/api/batches/:id/cancel",
+    { schema: { summary: "Stop a batch; what is finished stays", params: Id, ...ok(BatchAnswer) } },
+    ({ params }) => batches.cancel(params.id),
+  );
+  routes.delete(
+    "/api/batches/:id",
+    { schema: { summary: "Remove a batch and its files", params: Id, ...ok(z.object({})) } },
+    async ({ params }) => {
+      await batches.remove(params.id);
+      return {};
+    },
+  );
+  routes.get(
+    "/api/batches/:id/variations",
+    {
+      schema: {
+        summary: "Variations with their finished files",
+        params: Id,
+        querystring: Page,
+        ...ok(VariationList),
+      },
+    },
+    ({ params, query }) => batches.variations(params.id, query.from, query.to),
+  );
+  routes.get(
+    "/api/batches/:id/outputs/:variation/:placement",
+    { schema: { summary: "One finished file", params: OutputParams } },
+    async ({ params }, reply) => {
+      const path = await batches.outputFile(params.id, params.variation, params.placement);
+      const type = path.endsWith(".png")
+        ? "image/png"
+        : path.endsWith(".webp")
+          ? "image/webp"
+          : "image/jpeg";
+      return reply
+        .header("cache-control", "private, max-age=3600")
+        .type(type)
+        .send(createReadStream(path));
+    },
+  );
+}

@@ -1,0 +1,168 @@
+import { z } from "zod";
+import {
+  BrandList,
+  ImportAnswer,
+  PictureList,
+  PlacementList,
+  ProblemAnswer,
+  TableAnswer,
+  TableText,
+} from "../../core/api";
+import { Brand, Treatment } from "../../core/brand";
+import { FileId, PictureFile } from "../../core/files";
+import { catalogue } from "../../core/placements";
+import { problem } from "../../core/problem";
+import type { Routes, Services } from "../app";
+import { readBundle, unzip } from "../imports/bundle";
+import { exportCrate } from "../imports/export";
+import { importBundle } from "../imports/import";
+import { readTableFile, readTableText } from "../imports/tables";
+import { Id, problems } from "./params";
+
+const FOREVER = "public, max-age=31536000, immutable";
+
+/** A treatment in an address: `none`, or `duotone-0c2b30-f6efe2`. */
+const TreatmentName = z
+  .string()
+  .regex(/^(none|duotone-[0-9a-f]{6}-[0-9a-f]{6})$/)
+  .transform((name): Treatment => {
+    const [, dark, light] = name.split("-");
+    return dark && light
+      ? { kind: "duotone", dark: `#${dark}`, light: `#${light}` }
+      : { kind: "none" };
+  });
+
+const RenditionQuery = z.object({
+  width: z.coerce.number().int().min(1).max(4096),
+  treatment: TreatmentName.default({ kind: "none" }),
+});
+
+export function addLibraryRoutes(routes: Routes, services: Services): void {
+  const { library, renditions, around } = services;
+  const uploaded = { 413: ProblemAnswer, 415: ProblemAnswer, 422: ProblemAnswer };
+  const FileParams = z.object({ id: FileId });
+
+  routes.get(
+    "/api/placements",
+    { schema: { summary: "The placement catalogue", response: { 200: PlacementList } } },
+    () => ({ checked: catalogue.checked, placements: catalogue.placements }),
+  );
+  routes.get(
+    "/api/brands",
+    { schema: { summary: "All brand kits", response: { 200: BrandList } } },
+    async () => ({ brands: await library.brands() }),
+  );
+  routes.get(
+    "/api/brands/:id",
+    { schema: { summary: "One brand kit", params: Id, response: { 200: Brand, ...problems } } },
+    ({ params }) => library.brand(params.id),
+  );
+  routes.get(
+    "/api/pictures",
+    { schema: { summary: "All stored pictures", response: { 200: PictureList } } },
+    async () => ({ pictures: await library.pictures() }),
+  );
+  routes.post(
+    "/api/pictures",
+    {
+      schema: {
+        summary: "Store a picture (multipart, one file)",
+        consumes: ["multipart/form-data"],
+        response: { 200: PictureFile, ...problems, ...uploaded },
+      },
+    },
+    async (request) => {
+      const { bytes, name } = await upload(request);
+      return library.addPicture(bytes, name);
+    },
+  );
+  routes.get(
+    "/api/pictures/:id/rendition",
+    {
+      schema: {
+        summary: "A picture as WebP, scaled to a width and treated",
+        params: FileParams,
+        querystring: RenditionQuery,
+      },
+    },
+    async ({ params, query }, reply) => {
+      const picture = await library.picture(params.id);
+      const image = await renditions.get(picture, query.width, query.treatment);
+      return reply.header("cache-control", FOREVER).type("image/webp").send(image);
+    },
+  );
+  routes.get(
+    "/api/files/:id",
+    { schema: { summary: "A stored file's bytes", params: FileParams } },
+    async ({ params }, reply) => {
+      const bytes = await around.blobs.read(params.id);
+      // A stored file is data, never a page: an SVG opened by its address must not run or reach out.
+      return reply
+        .header("cache-control", FOREVER)
+        .header("content-security-policy", "default-src 'none'; style-src 'unsafe-inline'; sandbox")
+        .header("x-content-type-options", "nosniff")
+        .type("application/octet-stream")
+        .send(bytes);
+    },
+  );
+  routes.post(
+    "/api/tables",
+    {
+      schema: {
+        summary: "Read a CSV or XLSX file (multipart, one file)",
+        consumes: ["multipart/form-data"],
+        response: { 200: TableAnswer, ...problems, ...uploaded },
+      },
+    },
+    async (request) => {
+      const { bytes, name } = await upload(request);
+      return readTableFile(bytes, name);
+    },
+  );
+  routes.post(
+    "/api/tables/text",
+    {
+      schema: {
+        summary: "Read a pasted table",
+        body: TableText,
+        response: { 200: TableAnswer, ...problems },
+      },
+    },
+    ({ body }) => readTableText(body.text),
+  );
+  routes.post(
+    "/api/imports",
+    {
+      schema: {
+        summary: "Import brands, crates and pieces from a zip (multipart, one file)",
+        consumes: ["multipart/form-data"],
+        response: { 200: ImportAnswer, ...problems, ...uploaded },
+      },
+    },
+    async (request) => {
+      const { bytes, name } = await upload(request);
+      return importBundle(around, library, readBundle(unzip(bytes, name)));
+    },
+  );
+  routes.get(
+    "/api/crates/:id/bundle",
+    { schema: { summary: "A crate as a zip that can be imported", params: Id } },
+    async ({ params }, reply) => {
+      const zip = await exportCrate(services, params.id);
+      return reply
+        .header("content-disposition", `attachment; filename="${encodeURIComponent(zip.name)}"`)
+        .type("application/zip")
+        .send(Buffer.from(zip.bytes));
+    },
+  );
+}
+
+interface Multipart {
+  file(): Promise<{ filename: string; toBuffer(): Promise<Buffer> } | undefined>;
+}
+
+async function upload(request: unknown): Promise<{ bytes: Buffer; name: string }> {
+  const part = await (request as Multipart).file();
+  if (!part) throw problem("request-invalid", { field: "file", why: "a file is needed" });
+  return { bytes: await part.toBuffer(), name: part.filename || "The file" };
+}

@@ -1,0 +1,7 @@
+import { z } from "zod";
+import { ProblemAnswer } from "../../core/api";
+
+export const Id = z.object({ id: z.string().min(1).max(100) });
+
+/** The answers that every route may give beside its own. */
+export const problems = { 400: ProblemAnswer, 403: ProblemAnswer, 404: ProblemAnswer };

@@ -1,0 +1,88 @@
+import { z } from "zod";
+import {
+  CrateAnswer,
+  CrateList,
+  EditRequest,
+  NewCrate,
+  NewPiece,
+  PieceAnswer,
+  ProblemAnswer,
+} from "../../core/api";
+import type { Routes, Services } from "../app";
+import { Id, problems } from "./params";
+
+export function addPieceRoutes(routes: Routes, { pieces }: Services): void {
+  const ok = <T extends z.ZodType>(schema: T) => ({ response: { 200: schema, ...problems } });
+
+  routes.get(
+    "/api/crates",
+    { schema: { summary: "All crates with their pieces", ...ok(CrateList) } },
+    async () => ({ crates: await pieces.crates() }),
+  );
+  routes.post(
+    "/api/crates",
+    { schema: { summary: "A new, empty crate", body: NewCrate, ...ok(CrateAnswer) } },
+    ({ body }) => pieces.addCrate(body.name, body.brand),
+  );
+  routes.get(
+    "/api/crates/:id",
+    { schema: { summary: "One crate with its pieces", params: Id, ...ok(CrateAnswer) } },
+    ({ params }) => pieces.crate(params.id),
+  );
+  routes.post(
+    "/api/crates/:id/pieces",
+    {
+      schema: {
+        summary: "A new piece that starts as a copy of another",
+        params: Id,
+        body: NewPiece,
+        ...ok(PieceAnswer),
+      },
+    },
+    ({ params, body }) => pieces.copy(params.id, body.from, body.title),
+  );
+  routes.get(
+    "/api/pieces/:id",
+    { schema: { summary: "One piece", params: Id, ...ok(PieceAnswer) } },
+    ({ params }) => pieces.get(params.id),
+  );
+  routes.post(
+    "/api/pieces/:id/edits",
+    {
+      schema: {
+        summary: "Change a piece; 409 when another window changed the same thing",
+        params: Id,
+        body: EditRequest,
+        response: { 200: PieceAnswer, ...problems, 409: ProblemAnswer },
+      },
+    },
+    ({ params, body }) => pieces.edit(params.id, body.edit, body.force),
+  );
+  routes.post(
+    "/api/pieces/:id/undo",
+    { schema: { summary: "Take the last change back", params: Id, ...ok(PieceAnswer) } },
+    ({ params }) => pieces.undo(params.id),
+  );
+  routes.post(
+    "/api/pieces/:id/redo",
+    { schema: { summary: "Make the change taken back again", params: Id, ...ok(PieceAnswer) } },
+    ({ params }) => pieces.redo(params.id),
+  );
+  routes.get(
+    "/api/pieces/:id/events",
+    { schema: { summary: "Server-sent events: the revision, each time it changes", params: Id } },
+    async (request, reply) => {
+      reply.hijack();
+      reply.raw.writeHead(200, {
+        "content-type": "text/event-stream",
+        "cache-control": "no-cache",
+        connection: "keep-alive",
+      });
+      reply.raw.write(": open\n\n");
+      const end = pieces.events.listen(request.params.id, (revision) =>
+        reply.raw.write(`data: ${revision}\n\n`),
+      );
+      request.raw.on("close", end);
+    },
+  );
+}

@@ -1,0 +1,322 @@
+import { rm } from "node:fs/promises";
+import { join } from "node:path";
+import { and, asc, count, desc, eq, gte, lt } from "drizzle-orm";
+import type { BatchAnswer, BatchPlan, BatchRequest, VariationAnswer } from "../../core/api";
+import {
+  applyVariation,
+  BATCH_LIMITS,
+  combine,
+  countVariations,
+  readTable,
+  variationName,
+  type Combining,
+  type Variation,
+} from "../../core/batch";
+import type { Piece } from "../../core/piece";
+import { placementById } from "../../core/placements";
+import { problem } from "../../core/problem";
+import { exists } from "../files/blobs";
+import { recoverOutput } from "../render/recover";
+import type { RenderResult } from "../render/task";
+import { batches, outputs } from "../store/tables";
+import type { Library } from "./library";
+import type { Pieces } from "./pieces";
+import type { Surroundings } from "./services";
+
+type BatchRow = typeof batches.$inferSelect;
+type Job = { variation: number; placement: string };
+
+/** Makes a piece in many variations. What is running goes on after a restart. */
+export class Batches {
+  private readonly running = new Map<string, Run>();
+
+  constructor(
+    private readonly around: Surroundings,
+    private readonly pieces: Pieces,
+    private readonly library: Library,
+  ) {}
+
+  /** What a request would make, before anything is made. */
+  async plan(pieceId: string, request: BatchRequest): Promise<BatchPlan> {
+    const { piece } = await this.pieces.get(pieceId);
+    const combining = await this.combining(piece, request);
+    const variations = countVariations(combining);
+    return {
+      variations,
+      files: variations * request.placements.length,
+      slots: combining.lists.slots,
+      notes: combining.lists.notes,
+    };
+  }
+
+  async start(pieceId: string, request: BatchRequest): Promise<BatchAnswer> {
+    const { piece } = await this.pieces.get(pieceId);
+    const brand = await this.library.brand(piece.brand);
+    request.placements.forEach((placement) => placementById(placement));
+    const combining = await this.combining(piece, request);
+    const files = countVariations(combining) * request.placements.length;
+    if (files === 0) throw problem("batch-empty");
+    if (files > BATCH_LIMITS.files) {
+      throw problem("batch-too-many", { count: files, most: BATCH_LIMITS.files });
+    }
+    const { table: _table, ...kept } = request;
+    const row: typeof batches.$inferInsert = {
+      id: this.around.newId(),
+      piece: pieceId,
+      state: "running",
+      request: kept,
+      variations: [...combine(combining)],
+      document: piece,
+      brand,
+      created: this.around.now().toISOString(),
+    };
+    await this.around.store.write((tx) => tx.insert(batches).values(row));
+    this.run(await this.row(row.id));
+    return this.get(row.id);
+  }
+
+  /** Goes on with every batch that was running when the program ended. */
+  async resume(): Promise<void> {
+    const { read } = this.around.store;
+    const rows = await read.select().from(batches).where(eq(batches.state, "running"));
+    for (const row of rows) this.run(row);
+  }
+
+  async get(id: string): Promise<BatchAnswer> {
+    return this.answer(await this.row(id));
+  }
+
+  async ofPiece(piece: string): Promise<BatchAnswer[]> {
+    const rows = await this.around.store.read
+      .select()
+      .from(batches)
+      .where(eq(batches.piece, piece))
+      .orderBy(desc(batches.created));
+    return Promise.all(rows.map((row) => this.answer(row)));
+  }
+
+  /** Stops making more; what is finished stays. */
+  async cancel(id: string): Promise<BatchAnswer> {
+    const row = await this.row(id);
+    if (row.state === "running") {
+      await this.setState(id, "cancelled");
+      this.running.get(id)?.abort.abort();
+      await this.running.get(id)?.ended;
+    }
+    return this.get(id);
+  }
+
+  async variations(
+    id: string,
+    from: number,
+    to: number,
+  ): Promise<{ total: number; variations: VariationAnswer[] }> {
+    const row = await this.row(id);
+    const made = await this.around.store.read
+      .select()
+      .from(outputs)
+      .where(and(eq(outputs.batch, id), gte(outputs.variation, from), lt(outputs.variation, to)))
+      .orderBy(asc(outputs.variation));
+    const order = row.request.placements;
+    const variations = row.variations.slice(from, to).map((variation, offset) => {
+      const index = from + offset;
+      const own = made.filter((output) => output.variation === index);
+      own.sort((a, b) => order.indexOf(a.placement) - order.indexOf(b.placement));
+      return {
+        index,
+        name: variationName(index, row.variations.length),
+        texts: textsOf(variation),
+        outputs: own.map(({ batch: _batch, ...output }) => ({
+          ...output,
+          url: `/api/batches/${id}/outputs/${index}/${output.placement}`,
+        })),
+      };
+    });
+    return { total: row.variations.length, variations };
+  }
+
+  /** What a delivery needs: the batch as it was started, and which of its files are there. */
+  async finished(id: string): Promise<{ row: BatchRow; made: (typeof outputs.$inferSelect)[] }> {
+    const row = await this.row(id);
+    const made = await this.around.store.read
+      .select()
+      .from(outputs)
+      .where(eq(outputs.batch, id))
+      .orderBy(asc(outputs.variation));
+    return { row, made };
+  }
+
+  outputPath(row: Pick<BatchRow, "id" | "request">, variation: number, placement: string): string {
+    const name = `${variation}-${placement}.${row.request.format}`;
+    return join(this.around.folder, "batches", row.id, name);
+  }
+
+  async outputFile(id: string, variation: number, placement: string): Promise<string> {
+    const row = await this.row(id);
+    const path = this.outputPath(row, variation, placement);
+    const known = row.request.placements.includes(placement) && row.variations[variation];
+    if (!known || !(await exists(path))) {
+      throw problem("not-found", { what: "finished file", id: `${variation}-${placement}` });
+    }
+    return path;
+  }
+
+  async remove(id: string): Promise<void> {
+    await this.cancel(id);
+    await this.around.store.write((tx) => tx.delete(batches).where(eq(batches.id, id)));
+    await rm(join(this.around.folder, "batches", id), { recursive: true, force: true });
+  }
+
+  /** Waits until nothing is being made any more, without giving batches up: they go on at the next start. */
+  async pause(): Promise<void> {
+    const runs = [...this.running.values()];
+    for (const run of runs) run.abort.abort();
+    await Promise.all(runs.map((run) => run.ended));
+  }
+
+  private async combining(piece: Piece, request: BatchRequest): Promise<Combining> {
+    const lists = readTable(request.table, piece, await this.library.pictures());
+    const { pictures, pairing } = request;
+    for (const id of pictures?.ids ?? []) await this.library.picture(id);
+    return { lists, pairing, pictures: pictures && pictures.ids.length > 0 ? pictures : undefined };
+  }
+
+  private async row(id: string): Promise<BatchRow> {
+    const [row] = await this.around.store.read.select().from(batches).where(eq(batches.id, id));
+    if (!row) throw problem("not-found", { what: "batch", id });
+    return row;
+  }
+
+  private async answer(row: BatchRow): Promise<BatchAnswer> {
+    const [counted] = await this.around.store.read
+      .select({ made: count() })
+      .from(outputs)
+      .where(eq(outputs.batch, row.id));
+    const files = row.variations.length * row.request.placements.length;
+    const made = counted?.made ?? 0;
+    const secondsLeft =
+      row.state === "running" && this.running.get(row.id)?.secondsLeft(files - made);
+    return {
+      id: row.id,
+      piece: row.piece,
+      state: row.state,
+      started: row.created,
+      pairing: row.request.pairing,
+      placements: row.request.placements,
+      format: row.request.format,
+      scale: row.request.scale,
+      variations: row.variations.length,
+      files,
+      made,
+      failed: row.failed,
+      ...(secondsLeft ? { secondsLeft } : {}),
+      ...(row.message ? { message: row.message } : {}),
+    };
+  }
+
+  private run(row: BatchRow): void {
+    const run = new Run(this.around.now);
+    this.running.set(row.id, run);
+    run.ended = this.make(row, run)
+      .catch((error: unknown) => this.fail(row.id, error))
+      .finally(() => this.running.delete(row.id));
+  }
+
+  private async make(row: BatchRow, run: Run): Promise<void> {
+    const { made } = await this.finished(row.id);
+    const done = new Set(made.map((output) => `${output.variation}-${output.placement}`));
+    const jobs = jobsOf(row).filter((job) => !done.has(`${job.variation}-${job.placement}`));
+    let failed = 0;
+    let next = 0;
+    const worker = async () => {
+      while (next < jobs.length && !run.abort.signal.aborted) {
+        const job = jobs[next++]!;
+        try {
+          await this.keep(row.id, job, await this.makeOne(row, job, run.abort.signal));
+          run.count++;
+        } catch (error) {
+          if (run.abort.signal.aborted) return;
+          failed++;
+          await this.noteFailure(row.id, error);
+        }
+      }
+    };
+    // Two for each thread, so that none waits for the next task to arrive.
+    await Promise.all(Array.from({ length: 2 * this.around.pool.size }, worker));
+    if (run.abort.signal.aborted) return;
+    await this.setState(row.id, failed === jobs.length && failed > 0 ? "failed" : "done");
+  }
+
+  private async makeOne(row: BatchRow, job: Job, signal: AbortSignal): Promise<RenderResult> {
+    const path = this.outputPath(row, job.variation, job.placement);
+    const { format, scale } = row.request;
+    const piece = applyVariation(row.document, row.variations[job.variation]!);
+    const task = { piece, brand: row.brand, placement: job.placement, format, scale, path };
+    // A file that was finished before the program was killed is whole, only not yet written down.
+    const recovered = await recoverOutput(task, this.around.blobs);
+    return recovered ?? this.around.pool.run(task, signal);
+  }
+
+  private async keep(batch: string, job: Job, result: RenderResult): Promise<void> {
+    await this.around.store.write((tx) =>
+      tx
+        .insert(outputs)
+        .values({ batch, ...job, ...result })
+        .onConflictDoNothing(),
+    );
+  }
+
+  private async setState(id: string, state: BatchRow["state"]): Promise<void> {
+    await this.around.store.write((tx) =>
+      tx.update(batches).set({ state }).where(eq(batches.id, id)),
+    );
+  }
+
+  private async noteFailure(id: string, error: unknown): Promise<void> {
+    const message = error instanceof Error ? error.message : String(error);
+    await this.around.store.write(async (tx) => {
+      const [row] = await tx.select().from(batches).where(eq(batches.id, id));
+      await tx
+        .update(batches)
+        .set({ failed: (row?.failed ?? 0) + 1, message })
+        .where(eq(batches.id, id));
+    });
+  }
+
+  private async fail(id: string, error: unknown): Promise<void> {
+    const message = error instanceof Error ? error.message : String(error);
+    await this.around.store
+      .write((tx) => tx.update(batches).set({ state: "failed", message }).where(eq(batches.id, id)))
+      .catch(() => undefined);
+  }
+}
+
+/** One batch at work: its pace, and the way to stop it. */
+class Run {
+  readonly abort = new AbortController();
+  ended: Promise<void> = Promise.resolve();
+  count = 0;
+  private readonly started: number;
+
+  constructor(private readonly now: () => Date) {
+    this.started = now().getTime();
+  }
+
+  secondsLeft(files: number): number | undefined {
+    if (this.count === 0) return undefined;
+    const pace = (this.now().getTime() - this.started) / this.count;
+    return Math.ceil((files * pace) / 1000);
+  }
+}
+
+const jobsOf = (row: BatchRow): Job[] =>
+  row.variations.flatMap((_, variation) =>
+    row.request.placements.map((placement) => ({ variation, placement })),
+  );
+
+const textsOf = (variation: Variation): Record<string, string> =>
+  Object.fromEntries(
+    Object.entries(variation).flatMap(([slot, value]) =>
+      "text" in value ? [[slot, value.text]] : [],
+    ),
+  );

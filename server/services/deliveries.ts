@@ -1,0 +1,212 @@
+import { mkdtemp, readFile, rm } from "node:fs/promises";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { desc, eq } from "drizzle-orm";
+import {
+  altText,
+  type DeliveryAnswer,
+  type DeliveryRequest,
+  type Manifest,
+  type ManifestFile,
+} from "../../core/api";
+import { applyVariation, Namer, variationName } from "../../core/batch";
+import type { Brand } from "../../core/brand";
+import type { Piece } from "../../core/piece";
+import { placementById } from "../../core/placements";
+import { problem } from "../../core/problem";
+import { exists } from "../files/blobs";
+import { ZipFile } from "../files/zip";
+import type { RenderResult } from "../render/task";
+import { deliveries } from "../store/tables";
+import type { Batches } from "./batches";
+import type { Library } from "./library";
+import type { Pieces } from "./pieces";
+import type { Surroundings } from "./services";
+
+/** One file to hand over: made anew, or taken from a batch that made it the same way. */
+interface Item {
+  piece: Piece;
+  brand: Brand;
+  placement: string;
+  variation?: string;
+  ready?: { path: string; result: RenderResult };
+}
+
+/** Zips of chosen sizes and variations, with a manifest. */
+export class Deliveries {
+  constructor(
+    private readonly around: Surroundings,
+    private readonly pieces: Pieces,
+    private readonly library: Library,
+    private readonly batches: Batches,
+  ) {}
+
+  async start(pieceId: string, request: DeliveryRequest): Promise<DeliveryAnswer> {
+    const { piece, crate } = await this.pieces.get(pieceId);
+    const namer = new Namer(request.pattern);
+    const items = [...(await this.ofPiece(piece, request)), ...(await this.ofBatches(request))];
+    if (items.length === 0) throw problem("delivery-empty");
+    const id = this.around.newId();
+    const title = new Namer("{crate}_{piece}").name(
+      { crate: crate.name, piece: piece.title, placement: "", variation: "", width: 0, height: 0 },
+      "zip",
+    );
+    await this.around.store.write((tx) =>
+      tx.insert(deliveries).values({
+        id,
+        piece: pieceId,
+        state: "making",
+        request,
+        files: items.length,
+        name: title,
+        created: this.around.now().toISOString(),
+      }),
+    );
+    void this.make(id, crate.name, piece, items, namer, request).catch((error: unknown) =>
+      this.update(id, {
+        state: "failed",
+        message: error instanceof Error ? error.message : String(error),
+      }),
+    );
+    return this.get(id);
+  }
+
+  /** Deliveries cannot go on after a restart: their zip is written in one go. */
+  async failInterrupted(): Promise<void> {
+    const message = "The program ended while this was being made. Make it again.";
+    await this.around.store.write((tx) =>
+      tx.update(deliveries).set({ state: "failed", message }).where(eq(deliveries.state, "making")),
+    );
+  }
+
+  async get(id: string): Promise<DeliveryAnswer> {
+    const { read } = this.around.store;
+    const [row] = await read.select().from(deliveries).where(eq(deliveries.id, id));
+    if (!row) throw problem("not-found", { what: "delivery", id });
+    return answerOf(row);
+  }
+
+  async ofPieceId(piece: string): Promise<DeliveryAnswer[]> {
+    const rows = await this.around.store.read
+      .select()
+      .from(deliveries)
+      .where(eq(deliveries.piece, piece))
+      .orderBy(desc(deliveries.created));
+    return rows.map(answerOf);
+  }
+
+  async file(id: string): Promise<{ path: string; name: string }> {
+    const { state, name } = await this.get(id);
+    const path = this.path(id);
+    if (state !== "ready" || !(await exists(path))) {
+      throw problem("not-found", { what: "finished delivery", id });
+    }
+    return { path, name };
+  }
+
+  private path(id: string): string {
+    return join(this.around.folder, "deliveries", `${id}.zip`);
+  }
+
+  private async ofPiece(piece: Piece, { sizes }: DeliveryRequest): Promise<Item[]> {
+    const brand = await this.library.brand(piece.brand);
+    return sizes.map((id) => ({ piece, brand, placement: placementById(id).id }));
+  }
+
+  private async ofBatches(request: DeliveryRequest): Promise<Item[]> {
+    const items: Item[] = [];
+    for (const chosen of request.batches) {
+      const { row, made } = await this.batches.finished(chosen.id);
+      const wanted = chosen.variations ? new Set(chosen.variations) : undefined;
+      const sameForm = row.request.format === request.format && row.request.scale === request.scale;
+      for (const output of made) {
+        if (wanted && !wanted.has(output.variation)) continue;
+        const path = this.batches.outputPath(row, output.variation, output.placement);
+        items.push({
+          piece: applyVariation(row.document, row.variations[output.variation]!),
+          brand: row.brand,
+          placement: output.placement,
+          variation: variationName(output.variation, row.variations.length),
+          ...(sameForm ? { ready: { path, result: output } } : {}),
+        });
+      }
+    }
+    return items;
+  }
+
+  private async make(
+    id: string,
+    crate: string,
+    piece: Piece,
+    items: Item[],
+    namer: Namer,
+    request: DeliveryRequest,
+  ): Promise<void> {
+    const scratch = await mkdtemp(join(tmpdir(), "zest-"));
+    try {
+      const zip = await ZipFile.create(this.path(id), this.around.now());
+      const files: ManifestFile[] = [];
+      const making = items.map((item, index) =>
+        this.image(item, join(scratch, String(index)), request),
+      );
+      // Each is awaited in order below; this only keeps an early failure from being unhandled.
+      for (const promise of making) promise.catch(() => undefined);
+      for (const [index, item] of items.entries()) {
+        const { path, result } = await making[index]!;
+        const placement = item.placement;
+        const { width, height, bytes, sha256, findings } = result;
+        const parts = {
+          crate,
+          piece: item.piece.title,
+          placement,
+          variation: item.variation ?? "",
+          width,
+          height,
+        };
+        const file = namer.name(parts, request.format === "jpeg" ? "jpg" : request.format);
+        await zip.add(file, await readFile(path), false);
+        const variation = item.variation ? { variation: item.variation } : {};
+        const alt = altText(item.piece);
+        files.push({ file, placement, ...variation, width, height, bytes, sha256, alt, findings });
+        if (index % 10 === 9) await this.update(id, { made: index + 1 });
+      }
+      const manifest: Manifest = {
+        format: "zestcrate/manifest",
+        version: 1,
+        crate,
+        piece: piece.title,
+        brand: items[0]!.brand.name,
+        scale: request.scale,
+        files,
+      };
+      await zip.add("manifest.json", Buffer.from(`${JSON.stringify(manifest, null, 2)}\n`), true);
+      const bytes = await zip.finish();
+      await this.update(id, { state: "ready", made: items.length, bytes });
+    } finally {
+      await rm(scratch, { recursive: true, force: true });
+    }
+  }
+
+  private async image(
+    { piece, brand, placement, ready }: Item,
+    path: string,
+    { format, scale }: DeliveryRequest,
+  ): Promise<{ path: string; result: RenderResult }> {
+    if (ready && (await exists(ready.path))) return ready;
+    return {
+      path,
+      result: await this.around.pool.run({ piece, brand, placement, format, scale, path }),
+    };
+  }
+
+  private async update(id: string, change: Partial<typeof deliveries.$inferInsert>): Promise<void> {
+    await this.around.store.write((tx) =>
+      tx.update(deliveries).set(change).where(eq(deliveries.id, id)),
+    );
+  }
+}
+
+function answerOf(row: typeof deliveries.$inferSelect): DeliveryAnswer {
+  const { id, piece, state, made, files, bytes, name, created, message } = row;
+  return { id, piece, state, made, files, bytes, name, created, ...(message ? { message } : {}) };
+}

@@ -1,0 +1,58 @@
+import { asc, eq, isNotNull } from "drizzle-orm";
+import type { Brand } from "../../core/brand";
+import type { FileId, PictureFile } from "../../core/files";
+import { problem } from "../../core/problem";
+import { inspectPicture } from "../render/inspect";
+import { brands, files } from "../store/tables";
+import type { Surroundings } from "./services";
+
+/** Brands, and the files that brands and pieces use. */
+export class Library {
+  constructor(private readonly around: Surroundings) {}
+
+  async brands(): Promise<Brand[]> {
+    const rows = await this.around.store.read.select().from(brands).orderBy(asc(brands.created));
+    return rows.map((row) => row.document);
+  }
+
+  async brand(id: string): Promise<Brand> {
+    const [row] = await this.around.store.read.select().from(brands).where(eq(brands.id, id));
+    if (!row) throw problem("not-found", { what: "brand", id });
+    return row.document;
+  }
+
+  async pictures(): Promise<PictureFile[]> {
+    const { read } = this.around.store;
+    const rows = await read
+      .select()
+      .from(files)
+      .where(isNotNull(files.picture))
+      .orderBy(asc(files.created));
+    return rows.flatMap((row) => row.picture ?? []);
+  }
+
+  async picture(id: FileId): Promise<PictureFile> {
+    const [row] = await this.around.store.read.select().from(files).where(eq(files.id, id));
+    if (!row?.picture) throw problem("not-found", { what: "picture", id });
+    return row.picture;
+  }
+
+  /** Checks and stores a picture; one that is there already is answered as it is. */
+  async addPicture(bytes: Buffer, name: string): Promise<PictureFile> {
+    const picture = await inspectPicture(bytes, name);
+    await this.addFile(bytes, name, picture);
+    return this.picture(picture.id);
+  }
+
+  async addFile(bytes: Uint8Array, name: string, picture?: PictureFile): Promise<FileId> {
+    const id = await this.around.blobs.put(bytes);
+    const created = this.around.now().toISOString();
+    await this.around.store.write((tx) =>
+      tx
+        .insert(files)
+        .values({ id, name, bytes: bytes.length, picture: picture ?? null, created })
+        .onConflictDoNothing(),
+    );
+    return id;
+  }
+}

@@ -1,0 +1,222 @@
+import { and, asc, desc, eq, max, sql } from "drizzle-orm";
+import type { CrateAnswer, PieceAnswer } from "../../core/api";
+import {
+  applyEdit,
+  copyPiece,
+  freeTitle,
+  invertEdit,
+  joinEdits,
+  valueNow,
+  type Edit,
+  type Piece,
+} from "../../core/piece";
+import { isPlacement, placementById } from "../../core/placements";
+import { problem } from "../../core/problem";
+import type { Transaction } from "../store/database";
+import { brands, crates, edits, files, pieces } from "../store/tables";
+import { PieceEvents } from "./events";
+import type { Surroundings } from "./services";
+
+/** Typing within this time, in milliseconds, is one step of undo. */
+const JOIN_WITHIN = 2000;
+
+type Reader = Pick<Transaction, "select">;
+
+/** Crates and their pieces, and every change of a piece with its undo and redo. */
+export class Pieces {
+  readonly events = new PieceEvents();
+
+  constructor(private readonly around: Surroundings) {}
+
+  async crates(): Promise<CrateAnswer[]> {
+    const rows = await this.around.store.read.select().from(crates).orderBy(asc(crates.created));
+    return Promise.all(rows.map((row) => this.withPieces(row)));
+  }
+
+  async crate(id: string): Promise<CrateAnswer> {
+    const [row] = await this.around.store.read.select().from(crates).where(eq(crates.id, id));
+    if (!row) throw problem("not-found", { what: "crate", id });
+    return this.withPieces(row);
+  }
+
+  private async withPieces(row: typeof crates.$inferSelect): Promise<CrateAnswer> {
+    const { read } = this.around.store;
+    const found = await read
+      .select()
+      .from(pieces)
+      .where(eq(pieces.crate, row.id))
+      .orderBy(asc(pieces.position));
+    const { id, name, brand } = row;
+    const documents = found.map((piece) => piece.document);
+    return { format: "zestcrate/crate", version: 1, id, name, brand, pieces: documents };
+  }
+
+  async addCrate(name: string, brand: string): Promise<CrateAnswer> {
+    const id = this.around.newId();
+    await this.around.store.write(async (tx) => {
+      await mustHaveBrand(tx, brand);
+      await tx.insert(crates).values({ id, name, brand, created: this.created() });
+    });
+    return this.crate(id);
+  }
+
+  async get(id: string): Promise<PieceAnswer> {
+    return answer(this.around.store.read, id);
+  }
+
+  /** A new piece in a crate that starts as a copy of another; the other is not touched. */
+  async copy(crateId: string, from: string, title?: string): Promise<PieceAnswer> {
+    const id = this.around.newId();
+    return this.around.store.write(async (tx) => {
+      const { document } = await mustHave(tx, from);
+      const siblings = await tx.select().from(pieces).where(eq(pieces.crate, crateId));
+      const [crate] = await tx.select().from(crates).where(eq(crates.id, crateId));
+      if (!crate) throw problem("not-found", { what: "crate", id: crateId });
+      const taken = siblings.map((row) => row.document.title);
+      const [last] = await tx
+        .select({ position: max(pieces.position) })
+        .from(pieces)
+        .where(eq(pieces.crate, crateId));
+      await tx.insert(pieces).values({
+        id,
+        crate: crateId,
+        position: (last?.position ?? -1) + 1,
+        document: copyPiece(document, id, freeTitle(title ?? document.title, taken)),
+        created: this.created(),
+      });
+      return answer(tx, id);
+    });
+  }
+
+  /**
+   * Changes a piece. Throws `edit-conflict` when what the edit would replace is not what its window saw,
+   * unless `force`; then both wordings are in the history.
+   */
+  async edit(id: string, edit: Edit, force = false): Promise<PieceAnswer> {
+    const result = await this.around.store.write(async (tx) => {
+      const row = await mustHave(tx, id);
+      const now = valueNow(row.document, edit);
+      if (same(now, edit.to)) return answer(tx, id);
+      if (!same(now, edit.was) && !force) throw conflict(edit, now);
+      await checkAgainstStore(tx, edit);
+      const current = { ...edit, was: now } as Edit;
+      await this.save(tx, row.document, row.revision, applyEdit(row.document, current));
+      await this.remember(tx, id, current);
+      return answer(tx, id);
+    });
+    this.events.announce(id, result.revision);
+    return result;
+  }
+
+  undo(id: string): Promise<PieceAnswer> {
+    return this.step(id, false);
+  }
+
+  redo(id: string): Promise<PieceAnswer> {
+    return this.step(id, true);
+  }
+
+  /** One step back or forward in the piece's history; at its end nothing happens. */
+  private async step(id: string, forward: boolean): Promise<PieceAnswer> {
+    const result = await this.around.store.write(async (tx) => {
+      const row = await mustHave(tx, id);
+      const [entry] = await tx
+        .select()
+        .from(edits)
+        .where(and(eq(edits.piece, id), eq(edits.undone, forward)))
+        .orderBy(forward ? asc(edits.id) : desc(edits.id))
+        .limit(1);
+      if (!entry) return answer(tx, id);
+      const change = forward ? entry.edit : invertEdit(entry.edit);
+      await this.save(tx, row.document, row.revision, applyEdit(row.document, change));
+      await tx.update(edits).set({ undone: !forward }).where(eq(edits.id, entry.id));
+      return answer(tx, id);
+    });
+    this.events.announce(id, result.revision);
+    return result;
+  }
+
+  private async save(tx: Transaction, before: Piece, revision: number, document: Piece) {
+    await tx
+      .update(pieces)
+      .set({ document, revision: revision + 1 })
+      .where(eq(pieces.id, before.id));
+  }
+
+  private async remember(tx: Transaction, piece: string, edit: Edit): Promise<void> {
+    await tx.delete(edits).where(and(eq(edits.piece, piece), eq(edits.undone, true)));
+    const [last] = await tx
+      .select()
+      .from(edits)
+      .where(eq(edits.piece, piece))
+      .orderBy(desc(edits.id))
+      .limit(1);
+    const at = this.around.now().getTime();
+    const joined = last && at - last.at < JOIN_WITHIN ? joinEdits(last.edit, edit) : undefined;
+    if (joined) await tx.update(edits).set({ edit: joined, at }).where(eq(edits.id, last!.id));
+    else await tx.insert(edits).values({ piece, edit, at });
+  }
+
+  private created(): string {
+    return this.around.now().toISOString();
+  }
+}
+
+async function mustHave(reader: Reader, id: string) {
+  const [row] = await reader.select().from(pieces).where(eq(pieces.id, id));
+  if (!row) throw problem("not-found", { what: "piece", id });
+  return row;
+}
+
+async function mustHaveBrand(reader: Reader, id: string): Promise<void> {
+  const [row] = await reader.select({ id: brands.id }).from(brands).where(eq(brands.id, id));
+  if (!row) throw problem("not-found", { what: "brand", id });
+}
+
+async function answer(reader: Reader, id: string): Promise<PieceAnswer> {
+  const row = await mustHave(reader, id);
+  const [crate] = await reader.select().from(crates).where(eq(crates.id, row.crate));
+  const [counts] = await reader
+    .select({
+      done: sql<number>`coalesce(sum(case when ${edits.undone} then 0 else 1 end), 0)`,
+      undone: sql<number>`coalesce(sum(case when ${edits.undone} then 1 else 0 end), 0)`,
+    })
+    .from(edits)
+    .where(eq(edits.piece, id));
+  return {
+    piece: row.document,
+    crate: { id: row.crate, name: crate?.name ?? "" },
+    revision: row.revision,
+    canUndo: (counts?.done ?? 0) > 0,
+    canRedo: (counts?.undone ?? 0) > 0,
+  };
+}
+
+/** What an edit names must exist: its brand, its placements, its picture. */
+async function checkAgainstStore(tx: Transaction, edit: Edit): Promise<void> {
+  if (edit.kind === "dress") await mustHaveBrand(tx, edit.to.brand);
+  if (edit.kind === "sizes") {
+    const unknown = edit.to.find((placement) => !isPlacement(placement));
+    if (unknown !== undefined) placementById(unknown);
+  }
+  if (edit.kind === "picture") {
+    const [file] = await tx.select().from(files).where(eq(files.id, edit.to.picture));
+    if (!file?.picture) throw problem("not-found", { what: "picture", id: edit.to.picture });
+  }
+}
+
+/** Equal as documents; the order of keys and absent keys do not count. */
+const same = (a: unknown, b: unknown): boolean => canonical(a) === canonical(b);
+
+const canonical = (value: unknown): string =>
+  JSON.stringify(value, (_, part: unknown) =>
+    part !== null && typeof part === "object" && !Array.isArray(part)
+      ? Object.fromEntries(Object.entries(part).sort(([a], [b]) => a.localeCompare(b)))
+      : part,
+  );
+
+function conflict(edit: Edit, now: Edit["was"]) {
+  const what = "slot" in edit ? `The ${edit.slot}` : edit.kind === "title" ? "The name" : "This";
+  const theirs = typeof now === "string" ? now : "something else";
+  return problem("edit-conflict", { what, theirs });
+}

@@ -1,0 +1,14 @@
+import type { Blobs } from "../files/blobs";
+import type { RenderPool } from "../render/pool";
+import type { Store } from "../store/database";
+
+/** What the services work with; made once, at start. The clock is one of them so that tests can hold it. */
+export interface Surroundings {
+  store: Store;
+  blobs: Blobs;
+  pool: RenderPool;
+  /** The folder for what batches and deliveries make. */
+  folder: string;
+  now: () => Date;
+  newId: () => string;
+}

@@ -1,0 +1,58 @@
+import { createClient, type Client } from "@libsql/client";
+import { drizzle, type LibSQLDatabase } from "drizzle-orm/libsql";
+import { migrate } from "drizzle-orm/libsql/migrator";
+import { problem } from "../../core/problem";
+import * as tables from "./tables";
+
+export type Database = LibSQLDatabase<typeof tables>;
+export type Transaction = Parameters<Parameters<Database["transaction"]>[0]>[0];
+
+/**
+ * The one door to the database. Reads go beside each other; every write is a transaction and
+ * waits for the one before, since SQLite has a single writer.
+ */
+export class Store {
+  readonly read: Database;
+  private readonly writer: Database;
+  private last: Promise<unknown> = Promise.resolve();
+
+  private constructor(private readonly clients: [Client, Client]) {
+    this.read = drizzle(clients[0], { schema: tables });
+    this.writer = drizzle(clients[1], { schema: tables });
+  }
+
+  /** `url` is a `file:` URL, or the address of a libSQL server. */
+  static async open(url: string, migrations: string): Promise<Store> {
+    const clients: [Client, Client] = [await connect(url), await connect(url)];
+    const store = new Store(clients);
+    await migrate(store.writer, { migrationsFolder: migrations });
+    return store;
+  }
+
+  write<T>(change: (transaction: Transaction) => Promise<T>): Promise<T> {
+    const turn = this.last.then(() => this.writer.transaction(change).catch(rethrow));
+    this.last = turn.catch(() => undefined);
+    return turn;
+  }
+
+  async close(): Promise<void> {
+    await this.last;
+    for (const client of this.clients) client.close();
+  }
+}
+
+/** One connection each: pragmas belong to a connection, and are set before it is used. */
+async function connect(url: string): Promise<Client> {
+  const client = createClient({ url, concurrency: 1, timeout: 5000 });
+  if (url.startsWith("file:")) {
+    await client.execute("PRAGMA journal_mode = WAL");
+    await client.execute("PRAGMA synchronous = NORMAL");
+    await client.execute("PRAGMA foreign_keys = ON");
+  }
+  return client;
+}
+
+function rethrow(error: unknown): never {
+  if (/SQLITE_FULL|disk is full|ENOSPC/i.test(String(error))) throw problem("store-full");
+  throw error;
+}

@@ -1,0 +1,135 @@
+import {
+  index,
+  integer,
+  primaryKey,
+  real,
+  sqliteTable,
+  text,
+  unique,
+} from "drizzle-orm/sqlite-core";
+import type { BatchRequest, DeliveryRequest } from "../../core/api";
+import type { Variation } from "../../core/batch";
+import type { Brand } from "../../core/brand";
+import type { PictureFile } from "../../core/files";
+import type { Edit, Piece } from "../../core/piece";
+
+const created = () => text("created").notNull();
+
+export const brands = sqliteTable("brands", {
+  id: text("id").primaryKey(),
+  document: text("document", { mode: "json" }).$type<Brand>().notNull(),
+  created: created(),
+});
+
+/** Every stored file; the bytes lie in the blob folder under the same id. */
+export const files = sqliteTable("files", {
+  id: text("id").primaryKey(),
+  name: text("name").notNull(),
+  bytes: integer("bytes").notNull(),
+  /** Null for what is not a picture. */
+  picture: text("picture", { mode: "json" }).$type<PictureFile>(),
+  created: created(),
+});
+
+export const crates = sqliteTable("crates", {
+  id: text("id").primaryKey(),
+  name: text("name").notNull(),
+  brand: text("brand")
+    .notNull()
+    .references(() => brands.id),
+  created: created(),
+});
+
+export const pieces = sqliteTable(
+  "pieces",
+  {
+    id: text("id").primaryKey(),
+    crate: text("crate")
+      .notNull()
+      .references(() => crates.id),
+    position: integer("position").notNull(),
+    revision: integer("revision").notNull().default(0),
+    document: text("document", { mode: "json" }).$type<Piece>().notNull(),
+    created: created(),
+  },
+  (table) => [index("pieces_by_crate").on(table.crate, table.position)],
+);
+
+/** A piece's history. `undone` edits lie ahead and can be done again until a new one is made. */
+export const edits = sqliteTable(
+  "edits",
+  {
+    id: integer("id").primaryKey({ autoIncrement: true }),
+    piece: text("piece")
+      .notNull()
+      .references(() => pieces.id, { onDelete: "cascade" }),
+    edit: text("edit", { mode: "json" }).$type<Edit>().notNull(),
+    undone: integer("undone", { mode: "boolean" }).notNull().default(false),
+    at: real("at").notNull(),
+  },
+  (table) => [index("edits_by_piece").on(table.piece, table.id)],
+);
+
+/** A batch keeps the piece and the brand as they were when it was started, so that it can go on after a restart. */
+export const batches = sqliteTable(
+  "batches",
+  {
+    id: text("id").primaryKey(),
+    piece: text("piece")
+      .notNull()
+      .references(() => pieces.id, { onDelete: "cascade" }),
+    state: text("state", { enum: ["running", "done", "cancelled", "failed"] }).notNull(),
+    request: text("request", { mode: "json" }).$type<Omit<BatchRequest, "table">>().notNull(),
+    variations: text("variations", { mode: "json" }).$type<Variation[]>().notNull(),
+    document: text("document", { mode: "json" }).$type<Piece>().notNull(),
+    brand: text("brand", { mode: "json" }).$type<Brand>().notNull(),
+    failed: integer("failed").notNull().default(0),
+    message: text("message"),
+    created: created(),
+  },
+  (table) => [index("batches_by_piece").on(table.piece)],
+);
+
+/** One finished file of a batch. */
+export const outputs = sqliteTable(
+  "outputs",
+  {
+    batch: text("batch")
+      .notNull()
+      .references(() => batches.id, { onDelete: "cascade" }),
+    variation: integer("variation").notNull(),
+    placement: text("placement").notNull(),
+    width: integer("width").notNull(),
+    height: integer("height").notNull(),
+    bytes: integer("bytes").notNull(),
+    sha256: text("sha256").notNull(),
+    findings: integer("findings").notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.batch, table.variation, table.placement] })],
+);
+
+export const deliveries = sqliteTable(
+  "deliveries",
+  {
+    id: text("id").primaryKey(),
+    piece: text("piece")
+      .notNull()
+      .references(() => pieces.id, { onDelete: "cascade" }),
+    state: text("state", { enum: ["making", "ready", "failed"] }).notNull(),
+    request: text("request", { mode: "json" }).$type<DeliveryRequest>().notNull(),
+    made: integer("made").notNull().default(0),
+    files: integer("files").notNull(),
+    bytes: integer("bytes").notNull().default(0),
+    name: text("name").notNull(),
+    message: text("message"),
+    created: created(),
+  },
+  (table) => [index("deliveries_by_piece").on(table.piece)],
+);
+
+/** Which demo data has been loaded, so that what a person deleted does not come back. */
+export const settings = sqliteTable(
+  "settings",
+  { key: text("key").notNull(), value: text("value").notNull() },
+  (table) => [unique().on(table.key)],
+);

@@ -1,0 +1,100 @@
+import type { z } from "zod";
+import {
+  BatchAnswer,
+  BatchList,
+  BatchPlan,
+  BrandList,
+  CrateAnswer,
+  CrateList,
+  DeliveryAnswer,
+  DeliveryList,
+  ImportAnswer,
+  PictureList,
+  PieceAnswer,
+  PlacementList,
+  ProblemAnswer,
+  TableAnswer,
+  VariationList,
+  type BatchRequest,
+  type DeliveryRequest,
+} from "../../core/api";
+import { PictureFile } from "../../core/files";
+import type { Edit } from "../../core/piece";
+
+/** An answer that was not given: the server's sentence, or why it could not be reached. */
+export class RequestError extends Error {
+  constructor(
+    readonly code: string,
+    message: string,
+  ) {
+    super(message);
+  }
+}
+
+async function ask<T extends z.ZodType>(
+  schema: T,
+  method: string,
+  path: string,
+  body?: unknown,
+): Promise<z.infer<T>> {
+  const isForm = body instanceof FormData;
+  const response = await fetch(path, {
+    method,
+    ...(body === undefined ? {} : { body: isForm ? body : JSON.stringify(body) }),
+    ...(body === undefined || isForm ? {} : { headers: { "content-type": "application/json" } }),
+  }).catch(() => {
+    throw new RequestError(
+      "unreachable",
+      "The server does not answer. What was saved is safe; what you type is kept here and saved when it is back.",
+    );
+  });
+  const data: unknown = await response.json().catch(() => undefined);
+  if (!response.ok) {
+    const told = ProblemAnswer.safeParse(data);
+    throw told.success
+      ? new RequestError(told.data.code, told.data.message)
+      : new RequestError("unexpected", `The server answered ${response.status}. Try again.`);
+  }
+  return schema.parse(data);
+}
+
+const get = <T extends z.ZodType>(schema: T, path: string) => ask(schema, "GET", path);
+const post = <T extends z.ZodType>(schema: T, path: string, body?: unknown) =>
+  ask(schema, "POST", path, body);
+
+function form(file: File): FormData {
+  const data = new FormData();
+  data.append("file", file);
+  return data;
+}
+
+export const api = {
+  crates: () => get(CrateList, "/api/crates"),
+  brands: () => get(BrandList, "/api/brands"),
+  placements: () => get(PlacementList, "/api/placements"),
+  pictures: () => get(PictureList, "/api/pictures"),
+  addCrate: (name: string, brand: string) => post(CrateAnswer, "/api/crates", { name, brand }),
+  addPiece: (crate: string, from: string, title?: string) =>
+    post(PieceAnswer, `/api/crates/${crate}/pieces`, { from, title }),
+  importZip: (file: File) => post(ImportAnswer, "/api/imports", form(file)),
+  addPicture: (file: File) => post(PictureFile, "/api/pictures", form(file)),
+  piece: (id: string) => get(PieceAnswer, `/api/pieces/${id}`),
+  edit: (id: string, edit: Edit, force = false) =>
+    post(PieceAnswer, `/api/pieces/${id}/edits`, { edit, force }),
+  undo: (id: string) => post(PieceAnswer, `/api/pieces/${id}/undo`),
+  redo: (id: string) => post(PieceAnswer, `/api/pieces/${id}/redo`),
+  tableFile: (file: File) => post(TableAnswer, "/api/tables", form(file)),
+  tableText: (text: string) => post(TableAnswer, "/api/tables/text", { text }),
+  planBatch: (piece: string, request: BatchRequest) =>
+    post(BatchPlan, `/api/pieces/${piece}/batches/plan`, request),
+  startBatch: (piece: string, request: BatchRequest) =>
+    post(BatchAnswer, `/api/pieces/${piece}/batches`, request),
+  batches: (piece: string) => get(BatchList, `/api/pieces/${piece}/batches`),
+  batch: (id: string) => get(BatchAnswer, `/api/batches/${id}`),
+  cancelBatch: (id: string) => post(BatchAnswer, `/api/batches/${id}/cancel`),
+  variations: (id: string, from: number, to: number) =>
+    get(VariationList, `/api/batches/${id}/variations?from=${from}&to=${to}`),
+  deliver: (piece: string, request: DeliveryRequest) =>
+    post(DeliveryAnswer, `/api/pieces/${piece}/deliveries`, request),
+  deliveries: (piece: string) => get(DeliveryList, `/api/pieces/${piece}/deliveries`),
+};

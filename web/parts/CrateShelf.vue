@@ -1,0 +1,113 @@
+<script setup lang="ts">
+import { Download } from "@lucide/vue";
+import { computed } from "vue";
+import type { CrateAnswer } from "../../core/api";
+import { useLibrary } from "../stores/library";
+import PieceCard from "./PieceCard.vue";
+
+const props = defineProps<{ crate: CrateAnswer }>();
+const emit = defineEmits<{ start: [crate: string, from: string] }>();
+
+const library = useLibrary();
+function startFrom(event: Event): void {
+  const from = (event.target as HTMLSelectElement).value;
+  if (from) emit("start", props.crate.id, from);
+}
+
+const brand = computed(() => library.brandById.get(props.crate.brand));
+</script>
+
+<template>
+  <section class="crate" :aria-label="crate.name">
+    <header>
+      <h2>{{ crate.name }}</h2>
+      <RouterLink v-if="brand" class="brand" :to="{ name: 'brand', params: { id: brand.id } }">
+        {{ brand.name }}
+        <span class="colours" aria-hidden="true">
+          <i
+            v-for="colour in brand.colours"
+            :key="colour.id"
+            :style="{ background: colour.hex }"
+          ></i>
+        </span>
+      </RouterLink>
+      <a class="button plain" :href="`/api/crates/${crate.id}/bundle`" download>
+        <Download :size="16" aria-hidden="true" /> Export
+      </a>
+    </header>
+    <label v-if="crate.pieces.length === 0" class="empty quiet">
+      This crate is empty. Start a piece from
+      <select class="field" @change="startFrom">
+        <option value="">choose …</option>
+        <optgroup v-for="other in library.crates" :key="other.id" :label="other.name">
+          <option v-for="piece in other.pieces" :key="piece.id" :value="piece.id">
+            {{ piece.title }}
+          </option>
+        </optgroup>
+      </select>
+    </label>
+    <div v-else class="pieces">
+      <PieceCard
+        v-for="piece in crate.pieces"
+        :key="piece.id"
+        :piece="piece"
+        @start="emit('start', crate.id, piece.id)"
+      />
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.crate {
+  padding-bottom: 40px;
+}
+
+header {
+  display: flex;
+  align-items: baseline;
+  gap: 24px;
+  padding-bottom: 8px;
+  margin-bottom: 16px;
+  border-bottom: 1px solid var(--line);
+}
+
+.brand {
+  display: inline-flex;
+  align-items: center;
+  gap: 12px;
+  color: var(--quiet);
+  font-size: 13px;
+}
+
+.colours {
+  display: inline-flex;
+  gap: 1px;
+}
+
+.colours i {
+  width: 12px;
+  height: 12px;
+  box-shadow: inset 0 0 0 1px rgb(0 0 0 / 0.08);
+}
+
+header .button {
+  margin-left: auto;
+}
+
+.empty {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+}
+
+.empty select {
+  width: 260px;
+}
+
+.pieces {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 32px;
+  align-items: end;
+}
+</style>

@@ -1,0 +1,67 @@
+<script setup lang="ts">
+import { computed } from "vue";
+import { wordingOf, type Finding } from "../../core/preflight";
+
+/** A finding in words; it can be pointed at on its size. */
+const props = defineProps<{ finding: Finding; pointed?: boolean }>();
+const emit = defineEmits<{ point: [] }>();
+
+const words = computed(() => wordingOf(props.finding));
+const levels = { "must-fix": "Must fix", "look-again": "Look again", note: "Note" } as const;
+</script>
+
+<template>
+  <section class="finding">
+    <h3>
+      <svg
+        width="12"
+        height="12"
+        viewBox="0 0 12 12"
+        role="img"
+        :class="finding.level"
+        :aria-label="levels[finding.level]"
+      >
+        <path d="M6 0l6 6-6 6-6-6z" />
+      </svg>
+      {{ words.title }}
+    </h3>
+    <p class="quiet">{{ words.text }}</p>
+    <button v-if="finding.node" class="button" :aria-pressed="pointed" @click="emit('point')">
+      {{ pointed ? "Stop pointing" : "Point at it" }}
+    </button>
+  </section>
+</template>
+
+<style scoped>
+.finding {
+  display: grid;
+  gap: 6px;
+  justify-items: start;
+  padding: 14px 0;
+  border-bottom: 1px solid var(--line);
+  font-size: 13px;
+}
+
+h3 {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  font-size: 13.5px;
+}
+
+svg {
+  flex: none;
+}
+
+.must-fix {
+  fill: var(--berry);
+}
+
+.look-again {
+  fill: var(--lemon);
+}
+
+.note {
+  fill: var(--line-strong);
+}
+</style>

@@ -1,0 +1,122 @@
+<script setup lang="ts">
+import { computed } from "vue";
+import { altText } from "../../core/api";
+import { roleName } from "../../core/preflight";
+import type { Step } from "../router";
+import { useBench } from "../stores/bench";
+import { useLibrary } from "../stores/library";
+import { usePiece } from "../stores/piece";
+import { useSharedWall } from "../wall/wall-key";
+import FindingCard from "./FindingCard.vue";
+
+/** What was found about the selected size, and the few facts that fit it. */
+const props = defineProps<{ step: Step }>();
+
+const library = useLibrary();
+const open = usePiece();
+const bench = useBench();
+const wall = useSharedWall();
+
+const placement = computed(() => library.placementById.get(bench.current ?? ""));
+const report = computed(() => wall.reports.value.get(bench.current ?? ""));
+const findings = computed(() => report.value?.findings.filter((f) => f.level !== "note") ?? []);
+const leftOut = computed(
+  () =>
+    report.value?.findings
+      .filter((finding) => finding.code === "left-out")
+      .map((finding) => roleName(finding.role).toLowerCase())
+      .join(", ") ?? "",
+);
+const headline = computed(() => report.value?.nodes.find((node) => node.role === "headline"));
+const read = computed(() => (open.piece ? altText(open.piece) : ""));
+const showsSize = computed(() => !["batch", "deliver", "look"].includes(props.step));
+const lines = (count = 0): string => (count === 1 ? "1 line" : `${count} lines`);
+</script>
+
+<template>
+  <aside aria-label="Ledger">
+    <template v-if="showsSize && placement">
+      <header>
+        <h2>{{ placement.name }}</h2>
+        <p class="quiet number small">{{ placement.width }} × {{ placement.height }}</p>
+        <p v-if="placement.note" class="quiet small">{{ placement.note }}</p>
+      </header>
+      <FindingCard
+        v-for="(finding, index) in findings"
+        :key="index"
+        :finding="finding"
+        :pointed="bench.pointed !== undefined && bench.pointed === finding.node"
+        @point="bench.pointed = bench.pointed === finding.node ? undefined : finding.node"
+      />
+      <dl v-if="report">
+        <template v-if="headline?.fontSize">
+          <dt>Headline</dt>
+          <dd class="number">
+            {{ Math.round(headline.fontSize) }} px, {{ lines(headline.lines?.length) }}
+          </dd>
+        </template>
+        <template v-if="headline?.contrast">
+          <dt>Contrast, headline</dt>
+          <dd class="number">{{ headline.contrast.toFixed(1) }} : 1</dd>
+        </template>
+        <dt>Smallest readable</dt>
+        <dd class="number">{{ Math.ceil(report.floor) }} px</dd>
+        <dt>Laid out as</dt>
+        <dd>{{ report.via }}</dd>
+        <template v-if="leftOut">
+          <dt>Left out</dt>
+          <dd>{{ leftOut }}</dd>
+        </template>
+      </dl>
+    </template>
+    <section v-if="step === 'message'" class="read">
+      <h3>Read in order</h3>
+      <p>{{ read }}</p>
+    </section>
+    <div id="ledger-step"></div>
+  </aside>
+</template>
+
+<style scoped>
+aside {
+  padding: 16px 20px 32px;
+}
+
+header {
+  display: grid;
+  gap: 2px;
+  padding-bottom: 14px;
+  border-bottom: 1px solid var(--line);
+}
+
+h2 {
+  font-size: 16px;
+}
+
+dl {
+  display: grid;
+  grid-template-columns: 1fr auto;
+  gap: 8px 12px;
+  padding: 14px 0;
+  margin: 0;
+  font-size: 13px;
+}
+
+dt {
+  color: var(--quiet);
+}
+
+dd {
+  max-width: 128px;
+  margin: 0;
+  text-align: right;
+}
+
+.read {
+  display: grid;
+  gap: 4px;
+  padding-top: 14px;
+  border-top: 1px solid var(--line);
+  font-size: 13px;
+}
+</style>

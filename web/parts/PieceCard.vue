@@ -1,0 +1,95 @@
+<script setup lang="ts">
+import { CopyPlus } from "@lucide/vue";
+import { computed } from "vue";
+import type { Piece } from "../../core/piece";
+import { useLibrary } from "../stores/library";
+import { useWall } from "../wall/use-wall";
+import GraphicTile from "./GraphicTile.vue";
+
+/** A piece on its crate's shelf: the lead size, and three others small beside it. */
+const props = defineProps<{ piece: Piece }>();
+const emit = defineEmits<{ start: [] }>();
+
+const library = useLibrary();
+const wall = useWall({
+  piece: () => props.piece,
+  brand: () => library.brandById.get(props.piece.brand),
+  pictures: () => library.pictures,
+});
+
+const HEIGHT = 240;
+const lead = computed(() => library.placementById.get(props.piece.lead));
+const others = computed(() =>
+  ["story", "community-link", "ad-medium-rectangle"]
+    .filter((id) => id !== props.piece.lead && props.piece.sizes.some((s) => s.placement === id))
+    .slice(0, 2)
+    .flatMap((id) => library.placementById.get(id) ?? []),
+);
+const widthAt = (height: number, p: { width: number; height: number }) =>
+  (height * p.width) / p.height;
+const OTHER_WIDTH = 112;
+const kinds = { post: "Post", carousel: "Carousel", story: "Story", ad: "Ad" };
+</script>
+
+<template>
+  <article class="card">
+    <RouterLink
+      class="graphics"
+      :to="{ name: 'piece', params: { id: piece.id, step: 'sizes' } }"
+      :aria-label="`Open ${piece.title}`"
+    >
+      <GraphicTile
+        v-if="lead"
+        :wall="wall"
+        :placement="lead"
+        :width="widthAt(HEIGHT, lead)"
+        :label="`${piece.title}, ${lead.name}`"
+      />
+      <span class="others">
+        <GraphicTile
+          v-for="placement in others"
+          :key="placement.id"
+          :wall="wall"
+          :placement="placement"
+          :width="Math.min(OTHER_WIDTH, widthAt(HEIGHT / 2 - 4, placement))"
+          :label="`${piece.title}, ${placement.name}`"
+        />
+      </span>
+    </RouterLink>
+    <footer>
+      <div>
+        <h3>{{ piece.title }}</h3>
+        <p class="quiet small">{{ kinds[piece.kind] }}, {{ piece.sizes.length }} sizes</p>
+      </div>
+      <button
+        class="button plain"
+        :aria-label="`Start a new piece from ${piece.title}`"
+        title="Start a new piece from this one"
+        @click="emit('start')"
+      >
+        <CopyPlus :size="16" aria-hidden="true" />
+      </button>
+    </footer>
+  </article>
+</template>
+
+<style scoped>
+.graphics {
+  display: flex;
+  gap: 8px;
+  align-items: end;
+}
+
+.others {
+  display: grid;
+  gap: 8px;
+  align-content: end;
+}
+
+footer {
+  display: flex;
+  justify-content: space-between;
+  gap: 16px;
+  padding-top: 8px;
+}
+</style>

@@ -1,0 +1,100 @@
+<script setup lang="ts">
+import { computed } from "vue";
+import { outside, type Placement } from "../../core/placements";
+import type { NodeReport } from "../../core/preflight";
+
+/** Over a graphic: what the channel covers and crops, and the place that a finding points at. */
+const props = defineProps<{
+  placement: Placement;
+  covered: boolean;
+  pointed?: NodeReport | undefined;
+}>();
+
+const margins = computed(() => outside(props.placement));
+const stroke = computed(() => props.placement.width / 160);
+</script>
+
+<template>
+  <svg class="over" :viewBox="`0 0 ${placement.width} ${placement.height}`" aria-hidden="true">
+    <g v-if="covered">
+      <rect v-for="(part, i) in margins" :key="`m${i}`" class="margin" v-bind="part" />
+      <g v-for="part in placement.covered" :key="part.by">
+        <rect class="covered" :x="part.x" :y="part.y" :width="part.width" :height="part.height" />
+        <text
+          :x="part.x + part.width / 2"
+          :y="part.y + part.height / 2"
+          :font-size="Math.min(placement.width / 18, part.height * 0.6)"
+        >
+          {{ part.by }}
+        </text>
+      </g>
+      <template v-for="crop in placement.crops" :key="crop.name">
+        <ellipse
+          v-if="crop.shape === 'circle'"
+          class="crop"
+          :stroke-width="stroke"
+          :cx="crop.x + crop.width / 2"
+          :cy="crop.y + crop.height / 2"
+          :rx="crop.width / 2"
+          :ry="crop.height / 2"
+        />
+        <rect
+          v-else
+          class="crop"
+          :stroke-width="stroke"
+          :x="crop.x"
+          :y="crop.y"
+          :width="crop.width"
+          :height="crop.height"
+        />
+      </template>
+    </g>
+    <rect
+      v-if="pointed"
+      class="pointed"
+      :stroke-width="stroke"
+      :x="pointed.ink.x - stroke * 2"
+      :y="pointed.ink.y - stroke * 2"
+      :width="pointed.ink.width + stroke * 4"
+      :height="pointed.ink.height + stroke * 4"
+    />
+  </svg>
+</template>
+
+<style scoped>
+.over {
+  position: absolute;
+  inset: 0;
+  width: 100%;
+  height: 100%;
+  pointer-events: none;
+}
+
+.margin {
+  fill: rgb(31 45 42 / 0.28);
+}
+
+.covered {
+  fill: rgb(31 45 42 / 0.6);
+}
+
+text {
+  fill: #fff;
+  font-family: var(--text);
+  text-anchor: middle;
+  dominant-baseline: central;
+}
+
+.crop {
+  fill: none;
+  stroke: #fff;
+  stroke-dasharray: 2.5%;
+  paint-order: stroke;
+  filter: drop-shadow(0 0 1px #000);
+}
+
+.pointed {
+  fill: none;
+  stroke: var(--zest);
+}
+</style>

@@ -1,0 +1,118 @@
+<script setup lang="ts">
+import { NModal } from "naive-ui";
+import { computed, ref } from "vue";
+import type { Placement } from "../../core/placements";
+import { useLibrary } from "../stores/library";
+import { usePiece } from "../stores/piece";
+
+/** Which placements the piece has; chosen by name. The lead size stays. */
+const shown = defineModel<boolean>("shown", { required: true });
+
+const library = useLibrary();
+const open = usePiece();
+const find = ref("");
+
+const chosen = computed(() => open.piece?.sizes.map((size) => size.placement) ?? []);
+const groups = computed(() => {
+  const wanted = find.value.trim().toLowerCase();
+  const byChannel = new Map<string, Placement[]>();
+  for (const placement of library.placements) {
+    const { name, channel, width, height } = placement;
+    const text = `${name} ${channel} ${width}x${height} ${width} × ${height}`.toLowerCase();
+    if (!text.includes(wanted)) continue;
+    byChannel.set(channel, [...(byChannel.get(channel) ?? []), placement]);
+  }
+  return [...byChannel];
+});
+
+const channelName = (channel: string): string =>
+  channel.charAt(0).toUpperCase() + channel.slice(1).replaceAll("-", " ");
+
+function toggle(id: string): void {
+  const was = chosen.value;
+  const to = was.includes(id) ? was.filter((other) => other !== id) : [...was, id];
+  open.change({ kind: "sizes", to, was });
+}
+</script>
+
+<template>
+  <NModal v-model:show="shown">
+    <section class="picker" role="dialog" aria-label="Sizes of the piece" aria-modal="true">
+      <header>
+        <h2>Where does it go?</h2>
+        <button class="button main" @click="shown = false">Done</button>
+      </header>
+      <input
+        v-model="find"
+        class="field"
+        type="search"
+        aria-label="Find a size"
+        placeholder="Find by name, channel or size, such as 1080 × 1350"
+      />
+      <p v-if="groups.length === 0" class="quiet">No size is called “{{ find }}”.</p>
+      <div class="groups">
+        <fieldset v-for="[channel, list] in groups" :key="channel">
+          <legend>{{ channelName(channel) }}</legend>
+          <label v-for="placement in list" :key="placement.id">
+            <input
+              type="checkbox"
+              :checked="chosen.includes(placement.id)"
+              :disabled="placement.id === open.piece?.lead"
+              @change="toggle(placement.id)"
+            />
+            <span>{{ placement.name }}</span>
+            <span class="quiet number">{{ placement.width }} × {{ placement.height }}</span>
+          </label>
+        </fieldset>
+      </div>
+    </section>
+  </NModal>
+</template>
+
+<style scoped>
+.picker {
+  display: grid;
+  grid-template-rows: auto auto 1fr;
+  gap: 16px;
+  width: 760px;
+  height: 80vh;
+  padding: 24px;
+  border-radius: 4px;
+  background: var(--card);
+  color: var(--ink);
+}
+
+header {
+  display: flex;
+  justify-content: space-between;
+}
+
+.groups {
+  overflow: auto;
+  columns: 2;
+  column-gap: 32px;
+}
+
+fieldset {
+  padding: 0 0 16px;
+  margin: 0;
+  border: 0;
+  break-inside: avoid;
+}
+
+legend {
+  padding-bottom: 4px;
+  font-weight: 650;
+}
+
+label {
+  display: grid;
+  grid-template-columns: auto 1fr auto;
+  gap: 8px;
+  padding: 3px 0;
+}
+
+input[type="checkbox"] {
+  accent-color: var(--leaf);
+}
+</style>

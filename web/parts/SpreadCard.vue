@@ -1,0 +1,62 @@
+<script setup lang="ts">
+import { computed } from "vue";
+import type { Brand } from "../../core/brand";
+import type { Spread } from "../../core/colour";
+import type { Piece } from "../../core/piece";
+import { useLibrary } from "../stores/library";
+import { useWall } from "../wall/use-wall";
+import GraphicTile from "./GraphicTile.vue";
+
+/** The piece at its lead size in one spread of the brand's colours. */
+const props = defineProps<{ piece: Piece; brand: Brand; spread: Spread; current: boolean }>();
+const emit = defineEmits<{ pick: [] }>();
+
+const library = useLibrary();
+const wall = useWall({
+  piece: () => ({ ...props.piece, spread: props.spread }),
+  brand: () => props.brand,
+  pictures: () => library.pictures,
+});
+const lead = computed(() => library.placementById.get(props.piece.lead));
+const width = computed(() =>
+  lead.value ? Math.sqrt((24_000 * lead.value.width) / lead.value.height) : 0,
+);
+const colourName = (id = ""): string =>
+  props.brand.colours.find((colour) => colour.id === id)?.name ?? "another colour";
+const name = computed(
+  () => `${colourName(props.spread.backdrop)} with ${colourName(props.spread.action)}`,
+);
+</script>
+
+<template>
+  <button class="spread" :class="{ current }" :aria-pressed="current" @click="emit('pick')">
+    <GraphicTile
+      v-if="lead"
+      :wall="wall"
+      :placement="lead"
+      :width="Math.round(width)"
+      :label="name"
+    />
+    <span>{{ name }}</span>
+  </button>
+</template>
+
+<style scoped>
+.spread {
+  display: grid;
+  gap: 8px;
+  padding: 0;
+  border: 0;
+  background: none;
+  color: inherit;
+  font: inherit;
+  font-size: 13px;
+  text-align: left;
+  cursor: pointer;
+}
+
+.spread.current canvas {
+  outline: 3px solid var(--zest);
+  outline-offset: 3px;
+}
+</style>

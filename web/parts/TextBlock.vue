@@ -1,0 +1,107 @@
+<script setup lang="ts">
+import { computed, useId } from "vue";
+import { LIMITS } from "../../core/piece";
+import { usePiece } from "../stores/piece";
+import { useToasts } from "../stores/toasts";
+import { slotName as nameOf } from "./slot-name";
+
+/** One slot of words, typed straight into the page. */
+const props = defineProps<{ slotName: string; text: string; varies: boolean }>();
+
+const open = usePiece();
+const toasts = useToasts();
+const id = useId();
+const isHeadline = computed(() => props.slotName === "headline");
+const near = computed(() => props.text.length > 0.9 * LIMITS.text);
+
+function type(event: Event): void {
+  const area = event.target as HTMLTextAreaElement;
+  if (area.value.length > LIMITS.text) {
+    toasts.fail(
+      new Error(
+        `${nameOf(props.slotName)} would have ${area.value.length} characters; a slot holds at most ${LIMITS.text}. What was there before is kept; shorten the text.`,
+      ),
+    );
+    area.value = props.text;
+    return;
+  }
+  open.change({ kind: "text", slot: props.slotName, to: area.value, was: props.text });
+}
+</script>
+
+<template>
+  <div class="block" :class="{ headline: isHeadline }">
+    <div class="above">
+      <label :for="id">{{ nameOf(slotName) }}</label>
+      <span v-if="near" class="number">{{ text.length }} of {{ LIMITS.text }}</span>
+    </div>
+    <!-- The mirror behind has the same words, so the block is as high as what is typed. -->
+    <div class="page" :data-text="`${text}\n`">
+      <textarea
+        :id="id"
+        :value="text"
+        rows="1"
+        :placeholder="`No ${nameOf(slotName).toLowerCase()}`"
+        @input="type"
+      ></textarea>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.block {
+  padding: 8px 0 8px 12px;
+  margin-left: -14px;
+  border-left: 2px solid transparent;
+}
+
+.block:focus-within {
+  border-color: var(--zest);
+}
+
+.above {
+  display: flex;
+  justify-content: space-between;
+  color: var(--quiet);
+  font-size: 12px;
+}
+
+.page {
+  display: grid;
+  font-size: 15px;
+  line-height: 1.4;
+}
+
+.page::after,
+textarea {
+  grid-area: 1 / 1;
+  padding: 2px 0;
+  border: 0;
+  background: none;
+  color: var(--ink);
+  font: inherit;
+  overflow-wrap: anywhere;
+  white-space: pre-wrap;
+}
+
+.page::after {
+  visibility: hidden;
+  content: attr(data-text);
+}
+
+textarea {
+  overflow: hidden;
+  outline: none;
+  resize: none;
+  caret-color: var(--zest);
+}
+
+textarea::placeholder {
+  color: var(--quiet);
+  font-style: italic;
+}
+
+.headline .page {
+  font: 680 26px/1.15 var(--title);
+}
+</style>

@@ -1,0 +1,90 @@
+<script setup lang="ts">
+import { computed } from "vue";
+import type { Placement } from "../../core/placements";
+import { useBench } from "../stores/bench";
+import { usePiece } from "../stores/piece";
+import { useSharedWall } from "../wall/wall-key";
+import GraphicTile from "./GraphicTile.vue";
+import SafetyOverlay from "./SafetyOverlay.vue";
+
+/** One size on the wall, with its name and what was found about it. `width` is CSS pixels. */
+const props = defineProps<{ placement: Placement; width: number }>();
+
+const open = usePiece();
+const bench = useBench();
+const wall = useSharedWall();
+
+const report = computed(() => wall.reports.value.get(props.placement.id));
+const isLead = computed(() => open.piece?.lead === props.placement.id);
+const isSelected = computed(() => bench.current === props.placement.id);
+const findings = computed(() => report.value?.findings.filter((f) => f.level !== "note") ?? []);
+const mustFix = computed(() => findings.value.filter((f) => f.level === "must-fix").length);
+const pointed = computed(() =>
+  isSelected.value ? report.value?.nodes.find((node) => node.id === bench.pointed) : undefined,
+);
+</script>
+
+<template>
+  <figure class="tile" :style="{ minWidth: `${width}px` }">
+    <button
+      class="graphic"
+      :class="{ selected: isSelected }"
+      :aria-pressed="isSelected"
+      :aria-label="`${placement.name}, ${placement.width} by ${placement.height}`"
+      @click="bench.select(placement.id)"
+      @dblclick="bench.large = true"
+    >
+      <GraphicTile :wall="wall" :placement="placement" :width="width" :label="placement.name" />
+      <SafetyOverlay :placement="placement" :covered="bench.showCovered" :pointed="pointed" />
+    </button>
+    <figcaption>
+      <b v-if="isLead">Lead</b> {{ placement.name }}
+      <span class="quiet number">{{ placement.width }} × {{ placement.height }}</span>
+      <span v-if="mustFix" class="must number">{{ mustFix }} to fix</span>
+      <span v-else-if="findings.length" class="look number">{{ findings.length }} to look at</span>
+    </figcaption>
+  </figure>
+</template>
+
+<style scoped>
+.tile {
+  width: min-content;
+  margin: 0;
+}
+
+.graphic {
+  position: relative;
+  display: block;
+  padding: 0;
+  border: 0;
+  background: none;
+  cursor: pointer;
+}
+
+.graphic.selected {
+  outline: 3px solid var(--zest);
+  outline-offset: 3px;
+}
+
+figcaption {
+  padding-top: 8px;
+  font-size: 12.5px;
+  line-height: 1.35;
+}
+
+b {
+  color: var(--leaf);
+}
+
+figcaption span {
+  white-space: nowrap;
+}
+
+.look {
+  color: var(--lemon-ink);
+}
+
+.must {
+  color: var(--berry);
+}
+</style>

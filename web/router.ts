@@ -1,0 +1,25 @@
+import { createRouter, createWebHistory } from "vue-router";
+
+export const steps = ["message", "look", "sizes", "batch", "preflight", "deliver"] as const;
+export type Step = (typeof steps)[number];
+
+export const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: "/", name: "crates", component: () => import("./views/CratesView.vue") },
+    {
+      path: "/brands/:id",
+      name: "brand",
+      component: () => import("./views/BrandView.vue"),
+      props: true,
+    },
+    { path: "/pieces/:id", redirect: (to) => `${to.path}/sizes` },
+    {
+      path: `/pieces/:id/:step(${steps.join("|")})`,
+      name: "piece",
+      component: () => import("./views/WorkbenchView.vue"),
+      props: true,
+    },
+    { path: "/:rest(.*)", component: () => import("./views/NotFoundView.vue") },
+  ],
+});

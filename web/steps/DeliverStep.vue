@@ -1,0 +1,279 @@
+<script setup lang="ts">
+import { Download } from "@lucide/vue";
+import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from "vue";
+import type { DeliveryAnswer, ImageFormat } from "../../core/api";
+import { DEFAULT_PATTERN } from "../../core/batch";
+import { api } from "../api/client";
+import GraphicTile from "../parts/GraphicTile.vue";
+import { useBatch } from "../stores/batch";
+import { useLibrary } from "../stores/library";
+import { usePiece } from "../stores/piece";
+import { useToasts } from "../stores/toasts";
+import { useSharedWall } from "../wall/wall-key";
+
+/** What is handed over: chosen sizes and batches in one zip, with names that can be found again. */
+const library = useLibrary();
+const open = usePiece();
+const batch = useBatch();
+const toasts = useToasts();
+const wall = useSharedWall();
+
+const sizes = ref<string[]>([]);
+const batches = ref<string[]>([]);
+const format = ref<ImageFormat>("png");
+const scale = ref<1 | 2>(1);
+const pattern = ref(DEFAULT_PATTERN);
+const deliveries = shallowRef<DeliveryAnswer[]>([]);
+let timer: ReturnType<typeof setTimeout> | undefined;
+
+const placements = computed(() =>
+  (open.piece?.sizes ?? []).flatMap((size) => library.placementById.get(size.placement) ?? []),
+);
+const withFiles = computed(() => batch.batches.filter((one) => one.made > 0));
+const count = computed(
+  () =>
+    sizes.value.length +
+    withFiles.value
+      .filter((one) => batches.value.includes(one.id))
+      .reduce((sum, one) => sum + one.made, 0),
+);
+const allChosen = computed(() => sizes.value.length === placements.value.length);
+const AREA = 15_000;
+const tileWidth = (p: { width: number; height: number }): number =>
+  Math.round(Math.min(190, Math.sqrt((AREA * p.width) / p.height)));
+
+onMounted(async () => {
+  sizes.value = placements.value.map((placement) => placement.id);
+  await Promise.all([batch.refresh(), refresh()]);
+});
+onBeforeUnmount(() => clearTimeout(timer));
+watch(placements, (now) => {
+  const ids = new Set(now.map((placement) => placement.id));
+  sizes.value = sizes.value.filter((id) => ids.has(id));
+});
+
+async function refresh(): Promise<void> {
+  clearTimeout(timer);
+  if (!open.piece) return;
+  const answer = await api.deliveries(open.piece.id).catch(() => undefined);
+  if (answer) deliveries.value = answer.deliveries;
+  const making = deliveries.value.some((delivery) => delivery.state === "making");
+  if (making) timer = setTimeout(() => void refresh(), 400);
+}
+
+async function make(): Promise<void> {
+  if (!open.piece) return;
+  try {
+    await open.save();
+    await api.deliver(open.piece.id, {
+      sizes: sizes.value,
+      batches: batches.value.map((id) => ({ id })),
+      format: format.value,
+      scale: scale.value,
+      pattern: pattern.value.trim() || DEFAULT_PATTERN,
+    });
+    await refresh();
+  } catch (error) {
+    toasts.fail(error);
+  }
+}
+
+const bytes = (value: number): string =>
+  value > 1e6 ? `${(value / 1e6).toFixed(1)} MB` : `${Math.ceil(value / 1e3)} kB`;
+const time = (value: string): string =>
+  new Date(value).toLocaleString(undefined, { dateStyle: "medium", timeStyle: "short" });
+</script>
+
+<template>
+  <div class="deliver">
+    <header>
+      <h2>Deliver</h2>
+      <span class="space"></span>
+      <button class="button plain" @click="sizes = allChosen ? [] : placements.map((p) => p.id)">
+        {{ allChosen ? "Choose none" : "Choose all" }}
+      </button>
+    </header>
+    <div class="tiles">
+      <label
+        v-for="placement in placements"
+        :key="placement.id"
+        :class="{ off: !sizes.includes(placement.id) }"
+        :style="{ width: `${Math.max(110, tileWidth(placement))}px` }"
+      >
+        <GraphicTile
+          :wall="wall"
+          :placement="placement"
+          :width="tileWidth(placement)"
+          :label="placement.name"
+        />
+        <span class="name"
+          ><input v-model="sizes" type="checkbox" :value="placement.id" />
+          {{ placement.name }}</span
+        >
+      </label>
+    </div>
+    <fieldset v-if="withFiles.length">
+      <legend>Batches</legend>
+      <label v-for="one in withFiles" :key="one.id">
+        <input v-model="batches" type="checkbox" :value="one.id" />
+        {{ one.variations }} variations, {{ one.made }} files, {{ time(one.started) }}
+      </label>
+    </fieldset>
+    <section class="form" aria-label="Files">
+      <label>
+        Files
+        <select v-model="format" class="field">
+          <option value="png">PNG</option>
+          <option value="jpeg">JPEG</option>
+          <option value="webp">WebP</option>
+        </select>
+      </label>
+      <label>
+        Scale
+        <select v-model="scale" class="field">
+          <option :value="1">the size itself</option>
+          <option :value="2">twice the size</option>
+        </select>
+      </label>
+      <label class="pattern">
+        Names
+        <input v-model="pattern" class="field" spellcheck="false" />
+      </label>
+      <button class="button main" :disabled="count === 0" @click="make">
+        {{
+          count === 0
+            ? "Nothing chosen"
+            : `Make a zip of ${count} ${count === 1 ? "file" : "files"}`
+        }}
+      </button>
+    </section>
+    <section v-if="deliveries.length" aria-label="Deliveries">
+      <h3>Made so far</h3>
+      <ul>
+        <li v-for="delivery in deliveries" :key="delivery.id">
+          <span>{{ delivery.name }}</span>
+          <span class="quiet small">{{ time(delivery.created) }}</span>
+          <span class="number small">
+            {{
+              delivery.state === "making"
+                ? `${delivery.made} of ${delivery.files} files`
+                : `${delivery.files} files`
+            }}
+          </span>
+          <span class="number small quiet">{{
+            delivery.state === "ready" ? bytes(delivery.bytes) : ""
+          }}</span>
+          <a
+            v-if="delivery.state === 'ready'"
+            class="button"
+            :href="`/api/deliveries/${delivery.id}/file`"
+            download
+          >
+            <Download :size="16" aria-hidden="true" /> Download
+          </a>
+          <span v-else-if="delivery.state === 'failed'" class="failed small">{{
+            delivery.message
+          }}</span>
+          <span v-else class="quiet small">Making …</span>
+        </li>
+      </ul>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.deliver {
+  display: grid;
+  gap: 20px;
+  align-content: start;
+  padding: 16px 22px 48px;
+}
+
+header {
+  display: flex;
+  align-items: center;
+  min-height: 32px;
+}
+
+.space {
+  flex: 1;
+}
+
+.tiles {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 20px 16px;
+  align-items: end;
+}
+
+.tiles label {
+  display: grid;
+  gap: 6px;
+  font-size: 12.5px;
+  line-height: 1.3;
+  cursor: pointer;
+}
+
+.tiles .off canvas {
+  opacity: 0.35;
+}
+
+.name {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 4px;
+}
+
+input[type="checkbox"] {
+  margin: 2px 4px 0 0;
+  accent-color: var(--leaf);
+}
+
+fieldset {
+  display: grid;
+  gap: 4px;
+  padding: 0;
+  margin: 0;
+  border: 0;
+}
+
+legend {
+  padding-bottom: 4px;
+  font-weight: 650;
+}
+
+.form {
+  display: grid;
+  grid-template-columns: 110px 150px minmax(200px, 1fr) auto;
+  gap: 12px;
+  align-items: end;
+  padding-top: 16px;
+  border-top: 1px solid var(--line);
+}
+
+.form label {
+  display: grid;
+  gap: 4px;
+  color: var(--quiet);
+  font-size: 12.5px;
+}
+
+ul {
+  padding: 0;
+  margin: 8px 0 0;
+  list-style: none;
+}
+
+li {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto 96px 64px auto;
+  gap: 16px;
+  align-items: center;
+  min-height: 44px;
+  border-bottom: 1px solid var(--line);
+}
+
+.failed {
+  color: var(--berry);
+}
+</style>

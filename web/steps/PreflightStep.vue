@@ -1,0 +1,123 @@
+<script setup lang="ts">
+import { computed } from "vue";
+import type { Finding } from "../../core/preflight";
+import FindingCard from "../parts/FindingCard.vue";
+import WallTile from "../parts/WallTile.vue";
+import { useBench } from "../stores/bench";
+import { useLibrary } from "../stores/library";
+import { usePiece } from "../stores/piece";
+import { useSharedWall } from "../wall/wall-key";
+
+/** Every finding, size by size; each can be pointed at. */
+const library = useLibrary();
+const open = usePiece();
+const bench = useBench();
+const wall = useSharedWall();
+
+const all = computed(() =>
+  (open.piece?.sizes ?? []).flatMap(({ placement: id }) => {
+    const placement = library.placementById.get(id);
+    const report = wall.reports.value.get(id);
+    return placement ? [{ placement, report, findings: toAct(report?.findings ?? []) }] : [];
+  }),
+);
+const withFindings = computed(() => all.value.filter(({ findings }) => findings.length > 0));
+const clean = computed(() =>
+  all.value.filter(({ findings, report }) => report && findings.length === 0),
+);
+const counts = computed(() => {
+  const findings = all.value.flatMap((entry) => entry.findings);
+  const must = findings.filter((finding) => finding.level === "must-fix").length;
+  return { must, look: findings.length - must };
+});
+const toAct = (findings: Finding[]): Finding[] => findings.filter((f) => f.level !== "note");
+
+function widthOf(p: { width: number; height: number }): number {
+  return Math.round(Math.min(240, Math.sqrt((26_000 * p.width) / p.height)));
+}
+
+function point(placement: string, node: string | undefined): void {
+  const same = bench.current === placement && bench.pointed === node;
+  bench.select(placement);
+  bench.pointed = same ? undefined : node;
+}
+</script>
+
+<template>
+  <div class="preflight">
+    <header>
+      <h2>Preflight</h2>
+      <span class="quiet number">{{ counts.must }} must fix, {{ counts.look }} to look at</span>
+    </header>
+    <p class="quiet small">
+      Checked: safe areas and crops, overlap, legibility, contrast, resolution, characters, the
+      brand's colours.
+    </p>
+    <section v-for="entry in withFindings" :key="entry.placement.id" class="entry">
+      <WallTile :placement="entry.placement" :width="widthOf(entry.placement)" />
+      <div>
+        <FindingCard
+          v-for="(finding, index) in entry.findings"
+          :key="index"
+          :finding="finding"
+          :pointed="
+            bench.current === entry.placement.id &&
+            bench.pointed !== undefined &&
+            bench.pointed === finding.node
+          "
+          @point="point(entry.placement.id, finding.node)"
+        />
+      </div>
+    </section>
+    <section v-if="clean.length" class="clean">
+      <h3>Nothing found on {{ clean.length }} {{ clean.length === 1 ? "size" : "sizes" }}</h3>
+      <div class="tiles">
+        <WallTile
+          v-for="entry in clean"
+          :key="entry.placement.id"
+          :placement="entry.placement"
+          :width="Math.round(widthOf(entry.placement) * 0.7)"
+        />
+      </div>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.preflight {
+  padding: 16px 22px 48px;
+}
+
+header {
+  display: flex;
+  gap: 12px;
+  align-items: baseline;
+  min-height: 32px;
+}
+
+.entry {
+  display: grid;
+  grid-template-columns: 260px 1fr;
+  gap: 24px;
+  align-items: start;
+  padding: 20px 0;
+  border-bottom: 1px solid var(--line);
+}
+
+.entry :deep(.finding:last-child) {
+  border-bottom: 0;
+}
+
+.clean {
+  display: grid;
+  gap: 16px;
+  padding-top: 20px;
+}
+
+.tiles {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 20px;
+  align-items: end;
+}
+</style>

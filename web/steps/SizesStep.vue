@@ -1,0 +1,110 @@
+<script setup lang="ts">
+import { useElementSize } from "@vueuse/core";
+import { computed, ref, useTemplateRef } from "vue";
+import type { Placement } from "../../core/placements";
+import SizePicker from "../parts/SizePicker.vue";
+import WallTile from "../parts/WallTile.vue";
+import type { Step } from "../router";
+import { useBench } from "../stores/bench";
+import { useLibrary } from "../stores/library";
+import { usePiece } from "../stores/piece";
+
+/** The wall: every size of the piece, live. One of them can be looked at large. */
+defineProps<{ step: Step }>();
+
+const library = useLibrary();
+const open = usePiece();
+const bench = useBench();
+const pickerShown = ref(false);
+const centre = useTemplateRef("centre");
+const { width: roomWidth, height: roomHeight } = useElementSize(centre);
+
+const placements = computed(() =>
+  (open.piece?.sizes ?? []).flatMap((size) => library.placementById.get(size.placement) ?? []),
+);
+
+/** Tiles of one kind have one area, in CSS pixels: small ads would vanish at the scale of a post. */
+const AREA = 45_000;
+const AREA_AD = 11_500;
+const MOST_WIDTH = 320;
+
+function widthOf({ channel, width, height }: Placement): number {
+  const area = channel === "display-ads" ? AREA_AD : AREA;
+  return Math.round(Math.min(MOST_WIDTH, Math.sqrt((area * width) / height)));
+}
+
+const largeOne = computed(() =>
+  bench.large ? placements.value.find((placement) => placement.id === bench.current) : undefined,
+);
+
+/** As large as the room allows, but never larger than it will be seen. */
+function largeWidth({ width, height }: Placement): number {
+  const [wide, high] = [roomWidth.value - 64, roomHeight.value - 120];
+  return Math.round(Math.max(60, Math.min(wide, (high * width) / height, width)));
+}
+</script>
+
+<template>
+  <div ref="centre" class="sizes">
+    <header>
+      <h2>{{ placements.length }} sizes</h2>
+      <span class="quiet">all follow the message</span>
+      <span class="space"></span>
+      <button
+        class="button plain"
+        :aria-pressed="bench.showCovered"
+        title="g"
+        @click="bench.showCovered = !bench.showCovered"
+      >
+        {{ bench.showCovered ? "Hide covered areas" : "Show covered areas" }}
+      </button>
+      <button v-if="bench.large" class="button" @click="bench.large = false">
+        Back to the wall
+      </button>
+      <button v-else class="button" @click="pickerShown = true">Add a size</button>
+    </header>
+    <div v-if="largeOne" class="large">
+      <WallTile :key="largeOne.id" :placement="largeOne" :width="largeWidth(largeOne)" />
+    </div>
+    <div v-else class="wall">
+      <WallTile
+        v-for="placement in placements"
+        :key="placement.id"
+        :placement="placement"
+        :width="widthOf(placement)"
+      />
+    </div>
+    <SizePicker v-model:shown="pickerShown" />
+  </div>
+</template>
+
+<style scoped>
+.sizes {
+  min-height: 100%;
+  padding: 16px 22px 48px;
+}
+
+header {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  min-height: 32px;
+  margin-bottom: 16px;
+}
+
+.space {
+  flex: 1;
+}
+
+.wall {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 24px 20px;
+  align-items: end;
+}
+
+.large {
+  display: grid;
+  justify-content: center;
+}
+</style>

@@ -1,0 +1,41 @@
+import { defineStore } from "pinia";
+import { computed, ref } from "vue";
+import { usePiece } from "./piece";
+
+/** What is picked and shown on the workbench; nothing of it is saved. */
+export const useBench = defineStore("bench", () => {
+  const open = usePiece();
+  const selected = ref<string>();
+  const showCovered = ref(false);
+  /** The selected size, large. */
+  const large = ref(false);
+  /** The node that a finding points at, on the selected size. */
+  const pointed = ref<string>();
+
+  const placements = computed(() => open.piece?.sizes.map((size) => size.placement) ?? []);
+  const current = computed(() => {
+    const all = placements.value;
+    return selected.value && all.includes(selected.value) ? selected.value : open.piece?.lead;
+  });
+
+  function select(placement: string): void {
+    selected.value = placement;
+    pointed.value = undefined;
+  }
+
+  /** To the next (1) or the previous (-1) size, around the end. */
+  function walk(by: 1 | -1): void {
+    const all = placements.value;
+    const at = all.indexOf(current.value ?? "");
+    const next = all[(at + by + all.length) % all.length];
+    if (next) select(next);
+  }
+
+  function reset(): void {
+    selected.value = undefined;
+    large.value = false;
+    pointed.value = undefined;
+  }
+
+  return { selected, showCovered, large, pointed, current, select, walk, reset };
+});

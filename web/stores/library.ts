@@ -1,0 +1,62 @@
+import { defineStore } from "pinia";
+import { computed, ref, shallowRef } from "vue";
+import type { CrateAnswer } from "../../core/api";
+import type { Brand } from "../../core/brand";
+import type { PictureFile } from "../../core/files";
+import type { Placement } from "../../core/placements";
+import { api } from "../api/client";
+
+/** What every view needs: crates, brands, placements and pictures. */
+export const useLibrary = defineStore("library", () => {
+  const crates = shallowRef<CrateAnswer[]>([]);
+  const brands = shallowRef<Brand[]>([]);
+  const placements = shallowRef<Placement[]>([]);
+  const pictures = shallowRef<PictureFile[]>([]);
+  const state = ref<"loading" | "ready" | "failed">("loading");
+  const failure = ref("");
+
+  const placementById = computed(() => new Map(placements.value.map((p) => [p.id, p])));
+  const brandById = computed(() => new Map(brands.value.map((brand) => [brand.id, brand])));
+
+  async function load(): Promise<void> {
+    state.value = state.value === "ready" ? "ready" : "loading";
+    try {
+      const [c, b, p, f] = await Promise.all([
+        api.crates(),
+        api.brands(),
+        api.placements(),
+        api.pictures(),
+      ]);
+      crates.value = c.crates;
+      brands.value = b.brands;
+      placements.value = p.placements;
+      pictures.value = f.pictures;
+      state.value = "ready";
+    } catch (error) {
+      failure.value = (error as Error).message;
+      state.value = "failed";
+    }
+  }
+
+  /** Stores a picture file and adds it to the shelf. Throws with the server's sentence. */
+  async function addPicture(file: File): Promise<PictureFile> {
+    const picture = await api.addPicture(file);
+    if (!pictures.value.some((known) => known.id === picture.id)) {
+      pictures.value = [...pictures.value, picture];
+    }
+    return picture;
+  }
+
+  return {
+    crates,
+    brands,
+    placements,
+    pictures,
+    state,
+    failure,
+    placementById,
+    brandById,
+    load,
+    addPicture,
+  };
+});

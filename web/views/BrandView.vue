@@ -1,0 +1,185 @@
+<script setup lang="ts">
+import { computed, onMounted } from "vue";
+import { contrast } from "../../core/colour";
+import BrandMark from "../parts/BrandMark.vue";
+import { useLibrary } from "../stores/library";
+
+/** A brand kit to look at: colours with their roles, typefaces, logos, voice. */
+const props = defineProps<{ id: string }>();
+
+const library = useLibrary();
+const brand = computed(() => library.brandById.get(props.id));
+onMounted(() => {
+  if (library.state !== "ready") void library.load();
+});
+
+const onColour = (hex: string): string => (contrast(hex, "#FFFFFF") >= 4.5 ? "#FFFFFF" : "#1F2D2A");
+const grounds = { light: "paper", dark: "primary" } as const;
+const groundFor = (ground: "light" | "dark"): string =>
+  brand.value?.colours.find((colour) => colour.role === grounds[ground])?.hex ??
+  (ground === "light" ? "#FFFFFF" : "#000000");
+const pieces = computed(() =>
+  library.crates.flatMap((crate) => crate.pieces).filter((piece) => piece.brand === props.id),
+);
+</script>
+
+<template>
+  <header class="bar">
+    <RouterLink to="/" aria-label="Crates"><BrandMark :size="20" /></RouterLink>
+    <h1>{{ brand?.name ?? "Brand kit" }}</h1>
+  </header>
+  <main>
+    <p v-if="library.state === 'loading'" class="quiet">Opening the brand kit …</p>
+    <p v-else-if="library.state === 'failed'">{{ library.failure }}</p>
+    <p v-else-if="!brand">
+      There is no such brand kit. <RouterLink to="/">Go to the crates</RouterLink>
+    </p>
+    <template v-else>
+      <section aria-label="Colours" class="colours">
+        <div
+          v-for="colour in brand.colours"
+          :key="colour.id"
+          :style="{ background: colour.hex, color: onColour(colour.hex) }"
+        >
+          <b>{{ colour.name }}</b>
+          <span class="number">{{ colour.hex }}</span>
+          <span>{{ colour.role === "free" ? "" : colour.role }}</span>
+        </div>
+      </section>
+      <div class="columns">
+        <section aria-label="Logos">
+          <h2>Logos</h2>
+          <div class="logos">
+            <figure
+              v-for="logo in brand.logos"
+              :key="logo.file"
+              :style="{ background: groundFor(logo.ground) }"
+            >
+              <img
+                :src="`/api/pictures/${logo.file}/rendition?width=640`"
+                :alt="`${logo.kind} logo for ${logo.ground} grounds`"
+                :class="logo.kind"
+              />
+            </figure>
+          </div>
+        </section>
+        <section aria-label="Typefaces">
+          <h2>Typefaces</h2>
+          <dl>
+            <dt>Headlines</dt>
+            <dd>{{ brand.typefaces.headline.family }}</dd>
+            <dt>Text</dt>
+            <dd>{{ brand.typefaces.text.family }}</dd>
+          </dl>
+          <h2>Voice</h2>
+          <dl>
+            <dt>Handle</dt>
+            <dd>{{ brand.voice.handle || "none" }}</dd>
+            <dt>Site</dt>
+            <dd>{{ brand.voice.site || "none" }}</dd>
+            <dt>Calls to action</dt>
+            <dd>{{ brand.voice.callsToAction.join(", ") || "none" }}</dd>
+            <dt>Tone</dt>
+            <dd>{{ brand.voice.tone || "not said" }}</dd>
+          </dl>
+          <h2>Pieces</h2>
+          <ul>
+            <li v-for="piece in pieces" :key="piece.id">
+              <RouterLink :to="{ name: 'piece', params: { id: piece.id, step: 'sizes' } }">{{
+                piece.title
+              }}</RouterLink>
+            </li>
+          </ul>
+        </section>
+      </div>
+    </template>
+  </main>
+</template>
+
+<style scoped>
+.bar {
+  display: flex;
+  gap: 16px;
+  align-items: center;
+  height: 48px;
+  padding: 0 16px;
+  border-bottom: 1px solid var(--line);
+}
+
+.bar a {
+  display: grid;
+}
+
+h1 {
+  font-size: 16px;
+}
+
+main {
+  display: grid;
+  gap: 32px;
+  padding: 24px;
+}
+
+.colours {
+  display: grid;
+  grid-template-columns: 2fr repeat(auto-fit, minmax(100px, 1fr));
+  height: 220px;
+}
+
+.colours div {
+  display: grid;
+  align-content: end;
+  padding: 16px;
+}
+
+.columns {
+  display: grid;
+  grid-template-columns: 3fr 2fr;
+  gap: 40px;
+}
+
+section > h2 {
+  margin-bottom: 12px;
+}
+
+.logos {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 12px;
+}
+
+figure {
+  display: grid;
+  place-items: center;
+  height: 148px;
+  margin: 0;
+}
+
+img.full {
+  width: 58%;
+}
+
+img.mark {
+  width: 64px;
+}
+
+dl {
+  display: grid;
+  grid-template-columns: 120px 1fr;
+  gap: 6px 16px;
+  margin: 0 0 24px;
+}
+
+dt {
+  color: var(--quiet);
+}
+
+dd {
+  margin: 0;
+}
+
+ul {
+  padding-left: 18px;
+  margin: 0;
+}
+</style>

@@ -1,0 +1,161 @@
+<script setup lang="ts">
+import { Plus, Upload } from "@lucide/vue";
+import { useEventListener } from "@vueuse/core";
+import { computed, onMounted, ref, useTemplateRef } from "vue";
+import { useRouter } from "vue-router";
+import { api } from "../api/client";
+import BrandMark from "../parts/BrandMark.vue";
+import CrateShelf from "../parts/CrateShelf.vue";
+import { useLibrary } from "../stores/library";
+import { useToasts } from "../stores/toasts";
+
+const library = useLibrary();
+const toasts = useToasts();
+const router = useRouter();
+const find = ref("");
+const finder = useTemplateRef("finder");
+const chooser = useTemplateRef("chooser");
+const busy = ref(false);
+
+onMounted(() => void library.load());
+
+const shown = computed(() => {
+  const wanted = find.value.trim().toLowerCase();
+  if (!wanted) return library.crates;
+  return library.crates
+    .map((crate) => ({
+      ...crate,
+      pieces: crate.name.toLowerCase().includes(wanted)
+        ? crate.pieces
+        : crate.pieces.filter((piece) => piece.title.toLowerCase().includes(wanted)),
+    }))
+    .filter((crate) => crate.pieces.length > 0);
+});
+
+useEventListener("keydown", (event: KeyboardEvent) => {
+  const typing = event.target instanceof HTMLElement && event.target.matches("input, textarea");
+  if (event.key !== "/" || typing) return;
+  event.preventDefault();
+  finder.value?.focus();
+});
+
+async function importFile(event: Event): Promise<void> {
+  const input = event.target as HTMLInputElement;
+  const [file] = input.files ?? [];
+  input.value = "";
+  if (!file) return;
+  busy.value = true;
+  try {
+    const added = await api.importZip(file);
+    await library.load();
+    toasts.tell(`Imported ${added.pieces.length} pieces in ${added.crates.length} crates.`);
+  } catch (error) {
+    toasts.fail(error);
+  } finally {
+    busy.value = false;
+  }
+}
+
+async function startPiece(crate: string, from: string): Promise<void> {
+  try {
+    const { piece } = await api.addPiece(crate, from);
+    await router.push({ name: "piece", params: { id: piece.id, step: "message" } });
+  } catch (error) {
+    toasts.fail(error);
+  }
+}
+
+async function startCrate(): Promise<void> {
+  const [brand] = library.brands;
+  if (!brand) return;
+  try {
+    await api.addCrate("Untitled crate", brand.id);
+    await library.load();
+  } catch (error) {
+    toasts.fail(error);
+  }
+}
+</script>
+
+<template>
+  <header class="bar">
+    <BrandMark :size="20" />
+    <h1>Crates</h1>
+    <input
+      ref="finder"
+      v-model="find"
+      class="field find"
+      type="search"
+      aria-label="Find a crate or piece"
+      placeholder="Find a crate or piece  ( / )"
+    />
+    <span class="space"></span>
+    <button class="button" :disabled="busy" @click="chooser?.click()">
+      <Upload :size="16" aria-hidden="true" /> {{ busy ? "Importing …" : "Import" }}
+    </button>
+    <input
+      ref="chooser"
+      class="hidden-name"
+      type="file"
+      accept=".zip"
+      tabindex="-1"
+      aria-label="Import a crate"
+      @change="importFile"
+    />
+    <button class="button" :disabled="library.brands.length === 0" @click="startCrate">
+      <Plus :size="16" aria-hidden="true" /> New crate
+    </button>
+  </header>
+  <main>
+    <p v-if="library.state === 'loading'" class="note quiet">Opening the crates …</p>
+    <div v-else-if="library.state === 'failed'" class="note">
+      <h2>The crates cannot be opened</h2>
+      <p>{{ library.failure }}</p>
+      <button class="button" @click="library.load()">Try again</button>
+    </div>
+    <p v-else-if="library.crates.length === 0" class="note quiet">
+      No crates yet. Import one, or start a new one.
+    </p>
+    <p v-else-if="shown.length === 0" class="note quiet">
+      Nothing is called “{{ find }}”.
+      <button class="button plain" @click="find = ''">Show all</button>
+    </p>
+    <template v-else>
+      <CrateShelf v-for="crate in shown" :key="crate.id" :crate="crate" @start="startPiece" />
+    </template>
+  </main>
+</template>
+
+<style scoped>
+.bar {
+  display: flex;
+  align-items: center;
+  gap: 16px;
+  height: 48px;
+  padding: 0 16px;
+  border-bottom: 1px solid var(--line);
+}
+
+h1 {
+  font-size: 16px;
+}
+
+.find {
+  width: 280px;
+}
+
+.space {
+  flex: 1;
+}
+
+main {
+  padding: 24px 24px 64px;
+}
+
+.note {
+  display: grid;
+  gap: 8px;
+  justify-items: start;
+  padding: 32px 0;
+}
+</style>

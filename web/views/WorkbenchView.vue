@@ -1,0 +1,137 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, provide, watch } from "vue";
+import { useRouter } from "vue-router";
+import { wallKey } from "../wall/wall-key";
+import ConflictBanner from "../parts/ConflictBanner.vue";
+import LedgerPanel from "../parts/LedgerPanel.vue";
+import MessageSheet from "../parts/MessageSheet.vue";
+import ShortcutList from "../parts/ShortcutList.vue";
+import TopBar from "../parts/TopBar.vue";
+import { steps, type Step } from "../router";
+import BatchStep from "../steps/BatchStep.vue";
+import DeliverStep from "../steps/DeliverStep.vue";
+import LookStep from "../steps/LookStep.vue";
+import PreflightStep from "../steps/PreflightStep.vue";
+import SizesStep from "../steps/SizesStep.vue";
+import { useBench } from "../stores/bench";
+import { useLibrary } from "../stores/library";
+import { usePiece } from "../stores/piece";
+import { useWall } from "../wall/use-wall";
+import { useShortcuts } from "./use-shortcuts";
+
+const props = defineProps<{ id: string; step: Step }>();
+
+const library = useLibrary();
+const open = usePiece();
+const bench = useBench();
+const router = useRouter();
+
+const wall = useWall({
+  piece: () => open.piece,
+  brand: () => open.brand,
+  pictures: () => library.pictures,
+});
+provide(wallKey, wall);
+
+watch(
+  () => props.id,
+  async (id) => {
+    bench.reset();
+    if (library.state !== "ready") await library.load();
+    await open.open(id);
+  },
+  { immediate: true },
+);
+watch(
+  () => open.piece?.title,
+  (title) => (document.title = title ? `${title} – Zest Crate` : "Zest Crate"),
+);
+onBeforeUnmount(() => {
+  void open.save();
+  open.close();
+});
+
+const { listShown } = useShortcuts({
+  go: (step) => void router.push({ name: "piece", params: { id: props.id, step } }),
+});
+
+const views = {
+  message: SizesStep,
+  look: LookStep,
+  sizes: SizesStep,
+  batch: BatchStep,
+  preflight: PreflightStep,
+  deliver: DeliverStep,
+} satisfies Record<Step, unknown>;
+const view = computed(() => views[props.step]);
+const failed = computed(() => open.failure || (library.state === "failed" ? library.failure : ""));
+</script>
+
+<template>
+  <div class="workbench">
+    <TopBar :id="id" :step="step" :steps="steps" :reports="wall.reports.value" />
+    <main v-if="failed" class="note">
+      <h1>This piece cannot be opened</h1>
+      <p>{{ failed }}</p>
+      <p class="actions">
+        <button class="button" @click="open.open(id)">Try again</button>
+        <RouterLink class="button" to="/">Go to the crates</RouterLink>
+      </p>
+    </main>
+    <main v-else-if="!open.piece || !open.brand" class="note quiet">Opening the piece …</main>
+    <div v-else class="columns">
+      <MessageSheet class="sheet" />
+      <main class="centre">
+        <ConflictBanner />
+        <component :is="view" :step="step" />
+      </main>
+      <LedgerPanel class="ledger" :step="step" />
+    </div>
+    <ShortcutList v-model:shown="listShown" />
+  </div>
+</template>
+
+<style scoped>
+.workbench {
+  display: grid;
+  grid-template-rows: 48px 1fr;
+  height: 100%;
+}
+
+.columns {
+  display: grid;
+  grid-template-columns: 300px minmax(0, 1fr) 280px;
+  min-height: 0;
+}
+
+.sheet,
+.ledger {
+  overflow-y: auto;
+  background: var(--card);
+}
+
+.sheet {
+  border-right: 1px solid var(--line);
+}
+
+.ledger {
+  border-left: 1px solid var(--line);
+}
+
+.centre {
+  min-width: 0;
+  overflow: auto;
+}
+
+.note {
+  display: grid;
+  align-content: start;
+  gap: 8px;
+  padding: 64px;
+}
+
+.actions {
+  display: flex;
+  gap: 8px;
+}
+</style>

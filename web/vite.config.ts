@@ -1,0 +1,22 @@
+import { fileURLToPath } from "node:url";
+import vue from "@vitejs/plugin-vue";
+import { defineConfig } from "vite";
+
+const here = (path: string) => fileURLToPath(new URL(path, import.meta.url));
+
+export default defineConfig({
+  root: here("."),
+  plugins: [vue()],
+  // HarfBuzz's loader asks for Node's `module` although it never uses it in a browser.
+  resolve: { alias: { module: here("./wall/no-module.ts") } },
+  worker: {
+    format: "es",
+  },
+  build: {
+    outDir: here("../dist/web"),
+    emptyOutDir: true,
+    target: "es2023",
+    chunkSizeWarningLimit: 900,
+  },
+  server: { proxy: { "/api": "http://localhost:4310" } },
+});

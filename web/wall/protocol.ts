@@ -1,0 +1,32 @@
+import type { Brand } from "../../core/brand";
+import type { PictureFile } from "../../core/files";
+import type { Piece } from "../../core/piece";
+import type { LayoutReport } from "../../core/preflight";
+
+/** One canvas on screen and what it shows. `pixels` is the width of the canvas in device pixels. */
+export interface Tile {
+  key: string;
+  placement: string;
+  pixels: number;
+}
+
+/** A piece to paint on some tiles, one brand and spread for all of them. */
+export interface ShowRequest {
+  piece: Piece;
+  brand: Brand;
+  pictures: PictureFile[];
+  tiles: Tile[];
+}
+
+export interface Shown {
+  key: string;
+  report: LayoutReport;
+}
+
+/** What the painting worker does for the page. */
+export interface Painter {
+  attach(key: string, canvas: OffscreenCanvas): void;
+  detach(key: string): void;
+  /** Makes and paints; answers when every tile is painted with what is loaded. */
+  show(request: ShowRequest): Promise<Shown[]>;
+}

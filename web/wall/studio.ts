@@ -1,0 +1,102 @@
+import { brandFonts, type Brand } from "../../core/brand";
+import { makeScene } from "../../core/engine";
+import type { FileId, PictureFile } from "../../core/files";
+import { paint, pathCache } from "../../core/paint";
+import { reportOf } from "../../core/preflight";
+import type { Scene } from "../../core/scene";
+import { Typesetter } from "../../core/type";
+import { Bitmaps } from "./bitmaps";
+import type { ShowRequest, Shown, Tile } from "./protocol";
+
+/** The engine off the main thread: makes scenes and paints them on the page's canvases. */
+export class BrowserStudio {
+  private readonly typesetter = new Typesetter();
+  private readonly fonts = new Map<FileId, Promise<void>>();
+  private readonly pictures = new Map<FileId, PictureFile>();
+  private readonly canvases = new Map<string, OffscreenCanvas>();
+  private readonly scenes = new Map<string, { scene: Scene; tile: Tile }>();
+  private readonly brands = new Map<string, Brand>();
+  private readonly path = pathCache((d) => new Path2D(d));
+  private readonly bitmaps = new Bitmaps(() => this.repaintSoon());
+  private repaint: ReturnType<typeof setTimeout> | undefined;
+
+  attach(key: string, canvas: OffscreenCanvas): void {
+    this.canvases.set(key, canvas);
+    const shown = this.scenes.get(key);
+    if (shown) this.paint(shown.scene, shown.tile);
+  }
+
+  detach(key: string): void {
+    this.canvases.delete(key);
+    this.scenes.delete(key);
+  }
+
+  async show({ piece, brand, pictures, tiles }: ShowRequest): Promise<Shown[]> {
+    for (const picture of pictures) this.pictures.set(picture.id, picture);
+    await Promise.all(brandFonts(brand).map((id) => this.font(id)));
+    const same = this.known(brand);
+    const sources = {
+      typesetter: this.typesetter,
+      pictures: (id: FileId) => this.pictures.get(id),
+    };
+    return tiles.map((tile) => {
+      const { layout, scene } = makeScene(piece, same, tile.placement, sources);
+      this.scenes.set(tile.key, { scene, tile });
+      this.paint(scene, tile);
+      return { key: tile.key, report: reportOf(layout) };
+    });
+  }
+
+  /** A brand comes as a copy each time; the first copy is used, since measured texts are kept by it. */
+  private known(brand: Brand): Brand {
+    const key = JSON.stringify(brand);
+    const same = this.brands.get(key);
+    if (!same) this.brands.set(key, brand);
+    return same ?? brand;
+  }
+
+  private font(id: FileId): Promise<void> {
+    let loading = this.fonts.get(id);
+    if (!loading) {
+      loading = fetch(`/api/files/${id}`)
+        .then((response) => response.arrayBuffer())
+        .then((bytes) => this.typesetter.addFont(id, new Uint8Array(bytes)));
+      loading.catch(() => this.fonts.delete(id));
+      this.fonts.set(id, loading);
+    }
+    return loading;
+  }
+
+  private paint(scene: Scene, tile: Tile): void {
+    const canvas = this.canvases.get(tile.key);
+    const context = canvas?.getContext("2d", { alpha: false });
+    if (!canvas || !context) return;
+    const scale = tile.pixels / scene.width;
+    const height = Math.max(1, Math.round(scene.height * scale));
+    if (canvas.width !== tile.pixels || canvas.height !== height) {
+      canvas.width = tile.pixels;
+      canvas.height = height;
+    }
+    context.imageSmoothingQuality = "high";
+    paint<Path2D, ImageBitmap>(
+      context,
+      scene,
+      {
+        path: this.path,
+        picture: (item) => {
+          const file = this.pictures.get(item.file);
+          return file && this.bitmaps.get(item, file, scale);
+        },
+      },
+      scale,
+    );
+  }
+
+  /** Several pictures often arrive together; the tiles are painted once for them. */
+  private repaintSoon(): void {
+    this.repaint ??= setTimeout(() => {
+      this.repaint = undefined;
+      for (const { scene, tile } of this.scenes.values()) this.paint(scene, tile);
+    }, 16);
+  }
+}

@@ -1,0 +1,76 @@
+import { tryOnScopeDispose } from "@vueuse/core";
+import { shallowRef, watch, type ShallowRef } from "vue";
+import type { Brand } from "../../core/brand";
+import type { PictureFile } from "../../core/files";
+import type { Piece } from "../../core/piece";
+import type { LayoutReport } from "../../core/preflight";
+import type { Tile } from "./protocol";
+import { ShowQueue } from "./painter";
+
+interface WallOptions {
+  piece: () => Piece | undefined;
+  brand: () => Brand | undefined;
+  pictures: () => PictureFile[];
+}
+
+export interface Wall {
+  /** How each placement came out, by placement. */
+  reports: ShallowRef<ReadonlyMap<string, LayoutReport>>;
+  /** Milliseconds from the last change to every tile painted. */
+  took: ShallowRef<number>;
+  add(tile: Tile): void;
+  remove(key: string): void;
+}
+
+/** Keeps a set of tiles painted with one piece, whatever of it changes. Ends with its scope. */
+export function useWall({ piece, brand, pictures }: WallOptions): Wall {
+  const tiles = new Map<string, Tile>();
+  const reports = shallowRef<ReadonlyMap<string, LayoutReport>>(new Map());
+  const took = shallowRef(0);
+  let asked = 0;
+  let waiting = false;
+
+  const queue = new ShowQueue((shown, request) => {
+    const next = new Map(reports.value);
+    for (const { report } of shown) next.set(report.placement, report);
+    const current = new Set(request.piece.sizes.map((size) => size.placement));
+    reports.value = new Map(
+      [...next].filter(([id]) => current.has(id) || id === request.piece.lead),
+    );
+    took.value = performance.now() - asked;
+  });
+
+  function repaint(): void {
+    const [now, kit] = [piece(), brand()];
+    if (!now || !kit || tiles.size === 0) return;
+    queue.show({ piece: now, brand: kit, pictures: pictures(), tiles: [...tiles.values()] });
+  }
+
+  /** Many tiles come at once when a view opens; they are painted together. */
+  function repaintSoon(): void {
+    if (waiting) return;
+    waiting = true;
+    queueMicrotask(() => {
+      waiting = false;
+      repaint();
+    });
+  }
+
+  watch([piece, brand, pictures], () => {
+    asked = performance.now();
+    repaint();
+  });
+  tryOnScopeDispose(() => tiles.clear());
+
+  return {
+    reports,
+    took,
+    add(tile) {
+      tiles.set(tile.key, tile);
+      repaintSoon();
+    },
+    remove(key) {
+      tiles.delete(key);
+    },
+  };
+}
