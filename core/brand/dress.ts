@@ -28,7 +28,7 @@ export function paletteOf(brand: Brand, spread: Spread): Palette {
 
 /** For a brand with no readable pair of colours: black or white on its first. */
 function readable(role: ColourRole, ground: Hex): Hex {
-  if (role === "backdrop" || role === "on-action") return ground;
+  if (role === "backdrop" || role.startsWith("on-")) return ground;
   return luminance(ground) > 0.18 ? "#000000" : "#FFFFFF";
 }
 

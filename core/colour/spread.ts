@@ -11,6 +11,7 @@ export const ColourRole = z.enum([
   "on-action",
   "ornament",
   "plate",
+  "on-plate",
 ]);
 export type ColourRole = z.infer<typeof ColourRole>;
 
@@ -28,42 +29,68 @@ interface Swatch {
 const MOST_COLOURS = 4;
 
 /**
- * All ways of spreading a brand's colours that meet WCAG 2.2 contrast, best first:
- * words on the backdrop at 4.5 : 1, a headline too, the button's words on the button at 4.5 : 1,
- * and the button 3 : 1 against the backdrop where the brand allows it (1.4.11).
+ * All ways of spreading a brand's colours that meet WCAG 2.2 contrast, best first: words on the
+ * backdrop and on the button at 4.5 : 1 (1.4.3), and the button against the backdrop at 3 : 1
+ * (1.4.11) unless the brand has no such pair.
  */
 export function spreads(colours: readonly Swatch[]): Spread[] {
-  const found: { spread: Spread; score: number }[] = [];
-  for (const backdrop of colours) {
-    const readable = colours.filter((c) => contrast(c.hex, backdrop.hex) >= CONTRAST_TEXT);
-    for (const words of readable) {
-      for (const action of colours.filter((c) => c !== backdrop)) {
-        const onAction = bestOn(action, [backdrop, words, ...colours]);
-        if (!onAction) continue;
-        const detail = readable.includes(action) ? action : words;
-        const ornament = ornamentFor(colours, backdrop, action);
-        const score = scoreOf({ backdrop, words, action, onAction, ornament });
-        found.push({
-          score,
-          spread: {
-            backdrop: backdrop.id,
-            headline: words.id,
-            support: words.id,
-            detail: detail.id,
-            action: action.id,
-            "on-action": onAction.id,
-            ornament: ornament.id,
-            plate: action.id,
-          },
-        });
-      }
-    }
-  }
-  return found.sort((a, b) => b.score - a.score).map((entry) => entry.spread);
+  const all = colours.flatMap((backdrop) =>
+    colours
+      .filter((words) => contrast(words.hex, backdrop.hex) >= CONTRAST_TEXT)
+      .flatMap((words) =>
+        colours.flatMap((action) => dress(colours, backdrop, words, action) ?? []),
+      ),
+  );
+  const standing = all.filter(({ action, backdrop }) => stands(action, backdrop));
+  const best = standing.length > 0 ? standing : all;
+  return best.sort((a, b) => scoreOf(b) - scoreOf(a)).map(toSpread);
 }
 
-/** The first of `candidates` that reads on `ground`; the backdrop comes first to save a colour. */
-const bestOn = (ground: Swatch, candidates: Swatch[]): Swatch | undefined =>
+interface Dressed {
+  backdrop: Swatch;
+  words: Swatch;
+  detail: Swatch;
+  action: Swatch;
+  onAction: Swatch;
+  ornament: Swatch;
+  plate: Swatch;
+  onPlate: Swatch;
+}
+
+function dress(
+  colours: readonly Swatch[],
+  backdrop: Swatch,
+  words: Swatch,
+  action: Swatch,
+): Dressed | undefined {
+  if (action === backdrop) return undefined;
+  const onAction = readableOn(action, [backdrop, words, ...colours]);
+  if (!onAction) return undefined;
+  const accent = colours.find((c) => c.role === "accent" && c !== backdrop);
+  const plate = accent && stands(accent, backdrop) ? accent : action;
+  const onPlate = readableOn(plate, [words, backdrop, ...colours]);
+  if (!onPlate) return undefined;
+  const detail = contrast(action.hex, backdrop.hex) >= CONTRAST_TEXT ? action : words;
+  const ornament = ornamentFor(colours, backdrop, action);
+  return { backdrop, words, detail, action, onAction, ornament, plate, onPlate };
+}
+
+const stands = (a: Swatch, b: Swatch): boolean => contrast(a.hex, b.hex) >= CONTRAST_LARGE;
+
+const toSpread = (dressed: Dressed): Spread => ({
+  backdrop: dressed.backdrop.id,
+  headline: dressed.words.id,
+  support: dressed.words.id,
+  detail: dressed.detail.id,
+  action: dressed.action.id,
+  "on-action": dressed.onAction.id,
+  ornament: dressed.ornament.id,
+  plate: dressed.plate.id,
+  "on-plate": dressed.onPlate.id,
+});
+
+/** The first of `candidates` that reads on `ground`; colours in use come first, to save one. */
+const readableOn = (ground: Swatch, candidates: Swatch[]): Swatch | undefined =>
   candidates.find((c) => contrast(c.hex, ground.hex) >= CONTRAST_TEXT);
 
 /** An ornament is seen, not read: the calmest colour that is neither ground nor button. */
@@ -76,22 +103,13 @@ function ornamentFor(colours: readonly Swatch[], backdrop: Swatch, action: Swatc
   return calm[0]?.c ?? action;
 }
 
-interface Dressed {
-  backdrop: Swatch;
-  words: Swatch;
-  action: Swatch;
-  onAction: Swatch;
-  ornament: Swatch;
-}
-
 /** Our own weighing: the accent belongs on what is to be done, the ground is primary or paper. */
 function scoreOf({ backdrop, words, action, onAction, ornament }: Dressed): number {
   const used = new Set([backdrop, words, action, onAction, ornament]).size;
   const ground = { primary: 3, paper: 2.5, secondary: 1.5 }[backdrop.role] ?? 0.5;
   const press = { accent: 2, primary: 1 }[action.role] ?? 0;
   const lettering = { paper: 1, ink: 1, primary: 1 }[words.role] ?? 0;
-  const stands = contrast(action.hex, backdrop.hex) >= CONTRAST_LARGE ? 1.5 : 0;
-  return ground + press + lettering + stands - 2 * Math.max(0, used - MOST_COLOURS);
+  return ground + press + lettering - 2 * Math.max(0, used - MOST_COLOURS);
 }
 
 export const sameSpread = (a: Spread, b: Spread): boolean =>

@@ -29,9 +29,23 @@ export function asArranged(
     if (!item) return undefined;
     placed.push(item);
   }
+  if (placed.some((item) => leavesHole(item, scale))) return undefined;
   turnGroups(placed);
-  const isLead = stage.placement.id === stage.resolved.piece.lead;
-  return isLead || holds(stage, placed) ? placed : undefined;
+  return isLead(stage) || holds(stage, placed) ? placed : undefined;
+}
+
+const isLead = ({ placement, resolved }: Stage): boolean => placement.id === resolved.piece.lead;
+
+/** A ruling text that fills less than this share of its box's height leaves a hole beside what stands around it. */
+const LEAST_FILL = 0.62;
+
+/** Other words need another layout: a headline that was composed for two lines and now takes one, and the like. */
+function leavesHole({ node, text }: Placed, scale: number): boolean {
+  return (
+    text !== undefined &&
+    node.importance === 5 &&
+    text.set.height < LEAST_FILL * node.box.height * scale
+  );
 }
 
 function placeIn(
@@ -60,8 +74,8 @@ function placeText(stage: Stage, node: TextNode, target: Box, scale: number): Pl
   const set = setToFit(node.paragraph, {
     width: room.width,
     height: room.height + (display ? 1 : 0.35 * wanted),
-    // A size chosen below the floor is kept, and preflight says so.
-    min: Math.min(stage.floor, wanted),
+    // On the lead size, type chosen below the floor is kept and preflight says so; elsewhere it is laid out anew.
+    min: isLead(stage) ? Math.min(stage.floor, wanted) : stage.floor,
     max: wanted,
     mostLines: 12,
   });

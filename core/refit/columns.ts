@@ -17,6 +17,8 @@ const LEAST_MEDIA = 0.18;
 export function* columns(stage: Stage, parts: Parts, size: number): Generator<Draft> {
   if (!hasMedia(parts) || stage.ratio > MOST_RATIO) return;
   const { kept, frame } = stage;
+  // Words that a crop pushes far in from the left leave a hole there, which a picture fills.
+  const indented = kept.x > 0.16 * frame.width;
   for (const share of SHARES) {
     const width = Math.min(kept.width, share * frame.width);
     const region = between(kept.x, kept.y, kept.x + width, stage.bottomEdge);
@@ -37,7 +39,7 @@ export function* columns(stage: Stage, parts: Parts, size: number): Generator<Dr
           parts,
           words: block.place(x, y),
           media,
-          change: side === "left" ? 1 : 1.5,
+          change: (side === "left" ? 1 : 1.5) + (side === "left" && indented ? 1 : 0),
         };
       }
     }

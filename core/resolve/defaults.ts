@@ -24,7 +24,7 @@ export const roleStyles: Record<Role, RoleStyle> = {
   headline: { ...display, importance: 5 },
   quote: { ...display, leading: 1.08, importance: 5 },
   figure: { ...display, importance: 4 },
-  price: { ...display, colour: "on-action", importance: 4 },
+  price: { ...display, colour: "on-plate", importance: 4 },
   kicker: {
     ...text,
     colour: "detail",

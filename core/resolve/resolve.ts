@@ -3,7 +3,7 @@ import type { Hex } from "../colour";
 import type { PictureLookup } from "../files";
 import { box, type Box } from "../geometry";
 import { isPicture, isText, type Focus, type Node, type Piece } from "../piece";
-import type { Typesetter } from "../type";
+import type { Typesetter, TypeStyle } from "../type";
 import { roleStyles } from "./defaults";
 import type { AbsentReason, LogoVersion, ResolvedNode, ResolvedPiece } from "./resolved";
 
@@ -100,26 +100,32 @@ class OneNode {
     const filling = slot ? this.piece.message[slot] : undefined;
     const text = isText(filling) ? filling.text.trim() : this.fromVoice();
     if (!text) return "empty";
-    const typeface = this.brand.typefaces[style.type ?? this.defaults.type];
     const weight = style.weight ?? this.defaults.weight;
-    const display = (style.type ?? this.defaults.type) === "headline";
-    const paragraph = this.sources.typesetter.paragraph(text, {
-      chain: this.sources.typesetter.chain(typeface, weight),
-      case: style.case ?? this.defaults.case ?? typeface.case,
-      tracking: style.tracking ?? (display ? typeface.tracking : this.defaults.tracking),
-      leading: style.leading ?? (display ? typeface.leading : undefined) ?? this.defaults.leading,
-    });
     return {
       ...this.common,
       type: "text",
       text,
-      paragraph,
+      paragraph: this.sources.typesetter.paragraph(text, this.typeStyle(weight)),
       colour: this.colour(style.colour ?? this.defaults.colour),
       weight,
       ...(style.size === undefined ? {} : { size: style.size }),
       align: style.align ?? "left",
       valign: style.valign ?? "top",
       ...this.plate(),
+    };
+  }
+
+  /** The node's own style first, then the typeface's for headlines, then the role's. */
+  private typeStyle(weight: number): TypeStyle {
+    const { style } = this.node;
+    const type = style.type ?? this.defaults.type;
+    const typeface = this.brand.typefaces[type];
+    const house = type === "headline" ? typeface : undefined;
+    return {
+      chain: this.sources.typesetter.chain(typeface, weight),
+      case: style.case ?? this.defaults.case ?? typeface.case,
+      tracking: style.tracking ?? house?.tracking ?? this.defaults.tracking,
+      leading: style.leading ?? house?.leading ?? this.defaults.leading,
     };
   }
 

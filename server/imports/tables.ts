@@ -69,7 +69,6 @@ function decode(bytes: Buffer, name: string): { text: string; note?: TableNote }
 }
 
 function notBinary(text: string, name: string): string {
-  // eslint-disable-next-line no-control-regex
   if (/[\u0000-\u0008]/.test(text))
     throw problem("table-unreadable", { name, why: "it is not text" });
   return text;

@@ -1,4 +1,4 @@
-import { Canvas, createCanvas, ImageData, Path2D } from "@napi-rs/canvas";
+import { type Canvas, createCanvas, ImageData, Path2D } from "@napi-rs/canvas";
 import sharp from "sharp";
 import { brandFonts, type Brand } from "../../core/brand";
 import { makeScene, type Made } from "../../core/engine";

@@ -8,7 +8,7 @@ import {
   TableAnswer,
   TableText,
 } from "../../core/api";
-import { Brand, Treatment } from "../../core/brand";
+import { Brand, type Treatment } from "../../core/brand";
 import { FileId, PictureFile } from "../../core/files";
 import { catalogue } from "../../core/placements";
 import { problem } from "../../core/problem";

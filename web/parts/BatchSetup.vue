@@ -4,7 +4,7 @@ import { useBatch } from "../stores/batch";
 import { useLibrary } from "../stores/library";
 import { usePiece } from "../stores/piece";
 
-/** How the table is combined, for which sizes, and how much that makes. */
+/** In the ledger: how the table is combined, for which sizes, and how much that makes. */
 const batch = useBatch();
 const library = useLibrary();
 const open = usePiece();
@@ -63,18 +63,16 @@ function toggle(list: string[], id: string): string[] {
     </fieldset>
     <fieldset>
       <legend>Sizes</legend>
-      <div class="sizes">
-        <label v-for="placement in sizes" :key="placement.id">
-          <input
-            type="checkbox"
-            :checked="batch.placements.includes(placement.id)"
-            @change="batch.placements = toggle(batch.placements, placement.id)"
-          />
-          {{ placement.name }}
-        </label>
-      </div>
+      <label v-for="placement in sizes" :key="placement.id">
+        <input
+          type="checkbox"
+          :checked="batch.placements.includes(placement.id)"
+          @change="batch.placements = toggle(batch.placements, placement.id)"
+        />
+        {{ placement.name }}
+      </label>
     </fieldset>
-    <div class="make">
+    <div class="files">
       <label>
         Files
         <select v-model="batch.format" class="field">
@@ -84,13 +82,14 @@ function toggle(list: string[], id: string): string[] {
         </select>
       </label>
       <label>
-        at
+        Scale
         <select v-model="batch.scale" class="field">
-          <option :value="1">size × 1</option>
-          <option :value="2">size × 2</option>
+          <option :value="1">the size itself</option>
+          <option :value="2">twice the size</option>
         </select>
       </label>
-      <span class="space"></span>
+    </div>
+    <div class="make">
       <strong class="number" role="status">{{ count }}</strong>
       <button class="button main" :disabled="!ready" @click="batch.start()">Make them</button>
     </div>
@@ -100,20 +99,20 @@ function toggle(list: string[], id: string): string[] {
 <style scoped>
 .setup {
   display: grid;
-  gap: 16px;
+  gap: 20px;
 }
 
 fieldset {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 24px;
+  display: grid;
+  gap: 4px;
+  min-width: 0;
   padding: 0;
   margin: 0;
   border: 0;
 }
 
 legend {
-  padding-bottom: 6px;
+  padding: 0 0 6px;
   font-weight: 650;
 }
 
@@ -121,14 +120,23 @@ legend .quiet {
   font-weight: 400;
 }
 
+fieldset label {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 8px;
+  align-items: start;
+  font-size: 13px;
+}
+
 input {
+  margin: 3px 0 0;
   accent-color: var(--leaf);
 }
 
 .pictures {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
+  display: grid;
+  grid-template-columns: repeat(3, 1fr);
+  gap: 6px;
 }
 
 .pictures button {
@@ -140,40 +148,33 @@ input {
 
 .pictures img {
   display: block;
-  height: 64px;
+  width: 100%;
+  height: 56px;
+  object-fit: cover;
 }
 
 .pictures button[aria-pressed="true"] img {
   outline: 3px solid var(--zest);
-  outline-offset: 1px;
+  outline-offset: -1px;
 }
 
-.sizes {
+.files {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(210px, 1fr));
-  gap: 4px 16px;
-  width: 100%;
+  grid-template-columns: 1fr 1fr;
+  gap: 8px;
+}
+
+.files label {
+  display: grid;
+  gap: 4px;
+  color: var(--quiet);
+  font-size: 12.5px;
 }
 
 .make {
-  display: flex;
-  gap: 12px;
-  align-items: center;
-  padding-top: 12px;
+  display: grid;
+  gap: 8px;
+  padding-top: 16px;
   border-top: 1px solid var(--line);
-}
-
-.make label {
-  display: flex;
-  gap: 6px;
-  align-items: center;
-}
-
-.make select {
-  width: auto;
-}
-
-.space {
-  flex: 1;
 }
 </style>

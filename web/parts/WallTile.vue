@@ -25,7 +25,7 @@ const pointed = computed(() =>
 </script>
 
 <template>
-  <figure class="tile" :style="{ minWidth: `${width}px` }">
+  <figure class="tile" :style="{ width: `${Math.max(width, 136)}px` }">
     <button
       class="graphic"
       :class="{ selected: isSelected }"
@@ -38,17 +38,18 @@ const pointed = computed(() =>
       <SafetyOverlay :placement="placement" :covered="bench.showCovered" :pointed="pointed" />
     </button>
     <figcaption>
-      <b v-if="isLead">Lead</b> {{ placement.name }}
-      <span class="quiet number">{{ placement.width }} × {{ placement.height }}</span>
-      <span v-if="mustFix" class="must number">{{ mustFix }} to fix</span>
-      <span v-else-if="findings.length" class="look number">{{ findings.length }} to look at</span>
+      <span class="name"><b v-if="isLead">Lead</b> {{ placement.name }}</span>
+      <span class="facts number">
+        {{ placement.width }} × {{ placement.height }}
+        <span v-if="mustFix" class="must">{{ mustFix }} to fix</span>
+        <span v-else-if="findings.length" class="look">{{ findings.length }} to look at</span>
+      </span>
     </figcaption>
   </figure>
 </template>
 
 <style scoped>
 .tile {
-  width: min-content;
   margin: 0;
 }
 
@@ -67,9 +68,19 @@ const pointed = computed(() =>
 }
 
 figcaption {
+  display: grid;
   padding-top: 8px;
   font-size: 12.5px;
   line-height: 1.35;
+}
+
+.name {
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+
+.facts {
+  color: var(--quiet);
 }
 
 b {

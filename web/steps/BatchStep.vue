@@ -2,6 +2,7 @@
 import { onMounted } from "vue";
 import BatchResult from "../parts/BatchResult.vue";
 import BatchSetup from "../parts/BatchSetup.vue";
+import InLedger from "../parts/InLedger.vue";
 import TableField from "../parts/TableField.vue";
 import { useBatch } from "../stores/batch";
 
@@ -14,7 +15,7 @@ onMounted(() => void batch.refresh());
   <div class="batch">
     <h2>Batch</h2>
     <TableField />
-    <BatchSetup v-if="batch.table" />
+    <InLedger v-if="batch.table"><BatchSetup /></InLedger>
     <p v-if="batch.failure" class="failure" role="alert">{{ batch.failure }}</p>
     <section v-if="batch.batches.length" class="results" aria-label="Batches">
       <BatchResult

@@ -4,11 +4,13 @@ import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from "vu
 import type { DeliveryAnswer, ImageFormat } from "../../core/api";
 import { DEFAULT_PATTERN } from "../../core/batch";
 import { api } from "../api/client";
+import InLedger from "../parts/InLedger.vue";
 import GraphicTile from "../parts/GraphicTile.vue";
 import { useBatch } from "../stores/batch";
 import { useLibrary } from "../stores/library";
 import { usePiece } from "../stores/piece";
 import { useToasts } from "../stores/toasts";
+import { inWallOrder, tileWidth } from "../wall/packing";
 import { useSharedWall } from "../wall/wall-key";
 
 /** What is handed over: chosen sizes and batches in one zip, with names that can be found again. */
@@ -27,7 +29,10 @@ const deliveries = shallowRef<DeliveryAnswer[]>([]);
 let timer: ReturnType<typeof setTimeout> | undefined;
 
 const placements = computed(() =>
-  (open.piece?.sizes ?? []).flatMap((size) => library.placementById.get(size.placement) ?? []),
+  inWallOrder(
+    (open.piece?.sizes ?? []).flatMap((size) => library.placementById.get(size.placement) ?? []),
+    open.piece?.lead,
+  ),
 );
 const withFiles = computed(() => batch.batches.filter((one) => one.made > 0));
 const count = computed(
@@ -38,9 +43,8 @@ const count = computed(
       .reduce((sum, one) => sum + one.made, 0),
 );
 const allChosen = computed(() => sizes.value.length === placements.value.length);
-const AREA = 15_000;
-const tileWidth = (p: { width: number; height: number }): number =>
-  Math.round(Math.min(190, Math.sqrt((AREA * p.width) / p.height)));
+const AREA = 17_000;
+const MOST_WIDTH = 180;
 
 onMounted(async () => {
   sizes.value = placements.value.map((placement) => placement.id);
@@ -98,12 +102,12 @@ const time = (value: string): string =>
         v-for="placement in placements"
         :key="placement.id"
         :class="{ off: !sizes.includes(placement.id) }"
-        :style="{ width: `${Math.max(110, tileWidth(placement))}px` }"
+        :style="{ width: `${Math.max(120, tileWidth(placement, AREA, MOST_WIDTH))}px` }"
       >
         <GraphicTile
           :wall="wall"
           :placement="placement"
-          :width="tileWidth(placement)"
+          :width="tileWidth(placement, AREA, MOST_WIDTH)"
           :label="placement.name"
         />
         <span class="name"
@@ -112,41 +116,43 @@ const time = (value: string): string =>
         >
       </label>
     </div>
-    <fieldset v-if="withFiles.length">
-      <legend>Batches</legend>
-      <label v-for="one in withFiles" :key="one.id">
-        <input v-model="batches" type="checkbox" :value="one.id" />
-        {{ one.variations }} variations, {{ one.made }} files, {{ time(one.started) }}
-      </label>
-    </fieldset>
-    <section class="form" aria-label="Files">
-      <label>
-        Files
-        <select v-model="format" class="field">
-          <option value="png">PNG</option>
-          <option value="jpeg">JPEG</option>
-          <option value="webp">WebP</option>
-        </select>
-      </label>
-      <label>
-        Scale
-        <select v-model="scale" class="field">
-          <option :value="1">the size itself</option>
-          <option :value="2">twice the size</option>
-        </select>
-      </label>
-      <label class="pattern">
-        Names
-        <input v-model="pattern" class="field" spellcheck="false" />
-      </label>
-      <button class="button main" :disabled="count === 0" @click="make">
-        {{
-          count === 0
-            ? "Nothing chosen"
-            : `Make a zip of ${count} ${count === 1 ? "file" : "files"}`
-        }}
-      </button>
-    </section>
+    <InLedger>
+      <fieldset v-if="withFiles.length">
+        <legend>Batches</legend>
+        <label v-for="one in withFiles" :key="one.id">
+          <input v-model="batches" type="checkbox" :value="one.id" />
+          {{ one.variations }} variations, {{ one.made }} files, {{ time(one.started) }}
+        </label>
+      </fieldset>
+      <section class="form" aria-label="Files">
+        <label>
+          Files
+          <select v-model="format" class="field">
+            <option value="png">PNG</option>
+            <option value="jpeg">JPEG</option>
+            <option value="webp">WebP</option>
+          </select>
+        </label>
+        <label>
+          Scale
+          <select v-model="scale" class="field">
+            <option :value="1">the size itself</option>
+            <option :value="2">twice the size</option>
+          </select>
+        </label>
+        <label>
+          Names
+          <textarea v-model="pattern" class="field pattern" rows="3" spellcheck="false"></textarea>
+        </label>
+        <button class="button main" :disabled="count === 0" @click="make">
+          {{
+            count === 0
+              ? "Nothing chosen"
+              : `Make a zip of ${count} ${count === 1 ? "file" : "files"}`
+          }}
+        </button>
+      </section>
+    </InLedger>
     <section v-if="deliveries.length" aria-label="Deliveries">
       <h3>Made so far</h3>
       <ul>
@@ -242,12 +248,21 @@ legend {
   font-weight: 650;
 }
 
+fieldset label {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 4px;
+  font-size: 13px;
+}
+
 .form {
   display: grid;
-  grid-template-columns: 110px 150px minmax(200px, 1fr) auto;
-  gap: 12px;
-  align-items: end;
+  gap: 14px;
+}
+
+fieldset + .form {
   padding-top: 16px;
+  margin-top: 16px;
   border-top: 1px solid var(--line);
 }
 
@@ -256,6 +271,12 @@ legend {
   gap: 4px;
   color: var(--quiet);
   font-size: 12.5px;
+}
+
+.pattern {
+  min-height: 76px;
+  font-size: 13px;
+  resize: vertical;
 }
 
 ul {

@@ -2,6 +2,7 @@
 import { computed } from "vue";
 import { defaultSpread } from "../../core/brand";
 import { sameSpread, spreads, type Spread } from "../../core/colour";
+import InLedger from "../parts/InLedger.vue";
 import SpreadCard from "../parts/SpreadCard.vue";
 import { useLibrary } from "../stores/library";
 import { usePiece } from "../stores/piece";
@@ -11,11 +12,11 @@ const library = useLibrary();
 const open = usePiece();
 
 const MOST = 12;
-/** Best first, but no two with the same ground and button: they would look alike. */
+/** The piece's own first, then the best; no two with the same ground and button: they would look alike. */
 const choices = computed(() => {
   if (!open.brand) return [];
   const seen = new Set<string>();
-  return spreads(open.brand.colours)
+  return [current.value, ...spreads(open.brand.colours)]
     .filter((spread) => {
       const look = `${spread.backdrop}|${spread.action}`;
       if (seen.has(look)) return false;
@@ -38,8 +39,8 @@ function dress(brand: string, spread: Spread): void {
 
 <template>
   <div class="look">
-    <header>
-      <h2>Look</h2>
+    <h2>Look</h2>
+    <InLedger>
       <label>
         Brand
         <select
@@ -52,7 +53,7 @@ function dress(brand: string, spread: Spread): void {
           </option>
         </select>
       </label>
-    </header>
+    </InLedger>
     <p class="quiet">Every spread below meets the contrast that readable words need.</p>
     <p v-if="choices.length === 0" class="quiet">
       No two colours of this brand can be read on each other. Add a darker or lighter one to the
@@ -77,19 +78,15 @@ function dress(brand: string, spread: Spread): void {
   padding: 16px 22px 48px;
 }
 
-header {
-  display: flex;
-  gap: 24px;
-  align-items: center;
-  justify-content: space-between;
-  margin-bottom: 8px;
+h2 {
+  padding: 4px 0 8px;
 }
 
 label {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-  white-space: nowrap;
+  display: grid;
+  gap: 4px;
+  color: var(--quiet);
+  font-size: 12.5px;
 }
 
 .choices {

@@ -6,6 +6,7 @@ import WallTile from "../parts/WallTile.vue";
 import { useBench } from "../stores/bench";
 import { useLibrary } from "../stores/library";
 import { usePiece } from "../stores/piece";
+import { inWallOrder, tileWidth } from "../wall/packing";
 import { useSharedWall } from "../wall/wall-key";
 
 /** Every finding, size by size; each can be pointed at. */
@@ -14,13 +15,15 @@ const open = usePiece();
 const bench = useBench();
 const wall = useSharedWall();
 
-const all = computed(() =>
-  (open.piece?.sizes ?? []).flatMap(({ placement: id }) => {
-    const placement = library.placementById.get(id);
-    const report = wall.reports.value.get(id);
-    return placement ? [{ placement, report, findings: toAct(report?.findings ?? []) }] : [];
-  }),
-);
+const all = computed(() => {
+  const own = open.piece?.sizes ?? [];
+  const placements = own.flatMap((size) => library.placementById.get(size.placement) ?? []);
+  return inWallOrder(placements, open.piece?.lead).map((placement) => {
+    const report = wall.reports.value.get(placement.id);
+    return { placement, report, findings: toAct(report?.findings ?? []) };
+  });
+});
+const checked = computed(() => all.value.every((entry) => entry.report !== undefined));
 const withFindings = computed(() => all.value.filter(({ findings }) => findings.length > 0));
 const clean = computed(() =>
   all.value.filter(({ findings, report }) => report && findings.length === 0),
@@ -31,10 +34,6 @@ const counts = computed(() => {
   return { must, look: findings.length - must };
 });
 const toAct = (findings: Finding[]): Finding[] => findings.filter((f) => f.level !== "note");
-
-function widthOf(p: { width: number; height: number }): number {
-  return Math.round(Math.min(240, Math.sqrt((26_000 * p.width) / p.height)));
-}
 
 function point(placement: string, node: string | undefined): void {
   const same = bench.current === placement && bench.pointed === node;
@@ -47,14 +46,16 @@ function point(placement: string, node: string | undefined): void {
   <div class="preflight">
     <header>
       <h2>Preflight</h2>
-      <span class="quiet number">{{ counts.must }} must fix, {{ counts.look }} to look at</span>
+      <span class="quiet number" role="status">
+        {{ checked ? `${counts.must} must fix, ${counts.look} to look at` : "Checking …" }}
+      </span>
     </header>
     <p class="quiet small">
       Checked: safe areas and crops, overlap, legibility, contrast, resolution, characters, the
       brand's colours.
     </p>
     <section v-for="entry in withFindings" :key="entry.placement.id" class="entry">
-      <WallTile :placement="entry.placement" :width="widthOf(entry.placement)" />
+      <WallTile :placement="entry.placement" :width="tileWidth(entry.placement, 26_000, 240)" />
       <div>
         <FindingCard
           v-for="(finding, index) in entry.findings"
@@ -76,7 +77,7 @@ function point(placement: string, node: string | undefined): void {
           v-for="entry in clean"
           :key="entry.placement.id"
           :placement="entry.placement"
-          :width="Math.round(widthOf(entry.placement) * 0.7)"
+          :width="tileWidth(entry.placement, 13_000, 170)"
         />
       </div>
     </section>

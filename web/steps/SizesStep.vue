@@ -8,6 +8,7 @@ import type { Step } from "../router";
 import { useBench } from "../stores/bench";
 import { useLibrary } from "../stores/library";
 import { usePiece } from "../stores/piece";
+import { inWallOrder, tileWidth } from "../wall/packing";
 
 /** The wall: every size of the piece, live. One of them can be looked at large. */
 defineProps<{ step: Step }>();
@@ -20,18 +21,13 @@ const centre = useTemplateRef("centre");
 const { width: roomWidth, height: roomHeight } = useElementSize(centre);
 
 const placements = computed(() =>
-  (open.piece?.sizes ?? []).flatMap((size) => library.placementById.get(size.placement) ?? []),
+  inWallOrder(
+    (open.piece?.sizes ?? []).flatMap((size) => library.placementById.get(size.placement) ?? []),
+    open.piece?.lead,
+  ),
 );
-
-/** Tiles of one kind have one area, in CSS pixels: small ads would vanish at the scale of a post. */
-const AREA = 45_000;
-const AREA_AD = 11_500;
+const AREA = 36_000;
 const MOST_WIDTH = 320;
-
-function widthOf({ channel, width, height }: Placement): number {
-  const area = channel === "display-ads" ? AREA_AD : AREA;
-  return Math.round(Math.min(MOST_WIDTH, Math.sqrt((area * width) / height)));
-}
 
 const largeOne = computed(() =>
   bench.large ? placements.value.find((placement) => placement.id === bench.current) : undefined,
@@ -71,7 +67,7 @@ function largeWidth({ width, height }: Placement): number {
         v-for="placement in placements"
         :key="placement.id"
         :placement="placement"
-        :width="widthOf(placement)"
+        :width="tileWidth(placement, AREA, MOST_WIDTH)"
       />
     </div>
     <SizePicker v-model:shown="pickerShown" />

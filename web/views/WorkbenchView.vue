@@ -30,6 +30,7 @@ const wall = useWall({
   piece: () => open.piece,
   brand: () => open.brand,
   pictures: () => library.pictures,
+  reportsAll: true,
 });
 provide(wallKey, wall);
 

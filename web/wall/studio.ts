@@ -22,8 +22,6 @@ export class BrowserStudio {
 
   attach(key: string, canvas: OffscreenCanvas): void {
     this.canvases.set(key, canvas);
-    const shown = this.scenes.get(key);
-    if (shown) this.paint(shown.scene, shown.tile);
   }
 
   detach(key: string): void {
@@ -41,8 +39,10 @@ export class BrowserStudio {
     };
     return tiles.map((tile) => {
       const { layout, scene } = makeScene(piece, same, tile.placement, sources);
-      this.scenes.set(tile.key, { scene, tile });
-      this.paint(scene, tile);
+      if (this.canvases.has(tile.key)) {
+        this.scenes.set(tile.key, { scene, tile });
+        this.paint(scene, tile);
+      }
       return { key: tile.key, report: reportOf(layout) };
     });
   }

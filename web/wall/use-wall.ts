@@ -11,6 +11,8 @@ interface WallOptions {
   piece: () => Piece | undefined;
   brand: () => Brand | undefined;
   pictures: () => PictureFile[];
+  /** Report on every size of the piece, also on those that have no tile. */
+  reportsAll?: boolean;
 }
 
 export interface Wall {
@@ -23,7 +25,7 @@ export interface Wall {
 }
 
 /** Keeps a set of tiles painted with one piece, whatever of it changes. Ends with its scope. */
-export function useWall({ piece, brand, pictures }: WallOptions): Wall {
+export function useWall({ piece, brand, pictures, reportsAll = false }: WallOptions): Wall {
   const tiles = new Map<string, Tile>();
   const reports = shallowRef<ReadonlyMap<string, LayoutReport>>(new Map());
   const took = shallowRef(0);
@@ -42,8 +44,17 @@ export function useWall({ piece, brand, pictures }: WallOptions): Wall {
 
   function repaint(): void {
     const [now, kit] = [piece(), brand()];
-    if (!now || !kit || tiles.size === 0) return;
-    queue.show({ piece: now, brand: kit, pictures: pictures(), tiles: [...tiles.values()] });
+    if (!now || !kit) return;
+    const all = [...tiles.values(), ...(reportsAll ? unseen(now) : [])];
+    if (all.length > 0) queue.show({ piece: now, brand: kit, pictures: pictures(), tiles: all });
+  }
+
+  /** Sizes without a tile are laid out but not painted. */
+  function unseen(now: Piece): Tile[] {
+    const seen = new Set([...tiles.values()].map((tile) => tile.placement));
+    return now.sizes
+      .filter(({ placement }) => !seen.has(placement))
+      .map(({ placement }) => ({ key: `unseen-${placement}`, placement, pixels: 1 }));
   }
 
   /** Many tiles come at once when a view opens; they are painted together. */

@@ -1,0 +1,148 @@
+import { expect } from "chai";
+import fc from "fast-check";
+import { demoPiece } from "../../tests/support/demo";
+import {
+  applyVariation,
+  combine,
+  countVariations,
+  Namer,
+  readTable,
+  variationName,
+  type Combining,
+} from "./index";
+
+const piece = demoPiece("quillmere", "opening-announcement");
+const pictures = [{ id: "a".repeat(64), name: "harbour.jpg" }];
+
+const cell = fc.constantFrom("", "Boats", "Harbour", "Still water");
+const combining: fc.Arbitrary<Combining> = fc
+  .record({
+    rows: fc.array(fc.tuple(cell, cell), { minLength: 1, maxLength: 6 }),
+    ids: fc.uniqueArray(fc.constantFrom("p1", "p2", "p3")),
+    pairing: fc.constantFrom("in-step" as const, "every-mix" as const),
+  })
+  .map(({ rows, ids, pairing }) => ({
+    lists: readTable({ columns: ["headline", "support"], rows }, piece, []),
+    pictures: ids.length > 0 ? { slot: "picture", ids } : undefined,
+    pairing,
+  }));
+
+describe("combining", () => {
+  it("makes as many as it has counted", () => {
+    fc.assert(
+      fc.property(combining, (request) => {
+        expect([...combine(request)]).to.have.lengthOf(countVariations(request));
+      }),
+    );
+  });
+
+  it("makes no mix twice", () => {
+    fc.assert(
+      fc.property(combining, (request) => {
+        if (request.pairing === "in-step") return;
+        const made = [...combine(request)].map((variation) => JSON.stringify(variation));
+        expect(new Set(made).size).to.equal(made.length);
+      }),
+    );
+  });
+
+  it("pairs in step: the first row with the first picture, and round again", () => {
+    const lists = readTable({ columns: ["Headline"], rows: [["A"], ["B"], ["C"]] }, piece, []);
+    const made = [
+      ...combine({ lists, pictures: { slot: "picture", ids: ["p", "q"] }, pairing: "in-step" }),
+    ];
+    expect(made.map((v) => v.picture)).to.deep.equal([
+      { picture: "p" },
+      { picture: "q" },
+      { picture: "p" },
+    ]);
+    expect(made.map((v) => v.headline)).to.deep.equal([
+      { text: "A" },
+      { text: "B" },
+      { text: "C" },
+    ]);
+  });
+
+  it("puts a variation's words in place, and keeps the piece's own where a cell is empty", () => {
+    const lists = readTable({ columns: ["headline", "support"], rows: [["New", ""]] }, piece, []);
+    const [variation] = combine({ lists, pictures: undefined, pairing: "in-step" });
+    const { message } = applyVariation(piece, variation!);
+    expect(message.headline).to.deep.equal({ text: "New" });
+    expect(message.support).to.deep.equal(piece.message.support);
+  });
+});
+
+describe("readTable", () => {
+  const codes = (columns: string[], rows: string[][]) =>
+    readTable({ columns, rows }, piece, pictures).notes.map((note) => note.code);
+
+  it("finds slots whatever the case, spaces and hyphens of the headings", () => {
+    const lists = readTable(
+      { columns: ["Call To Action", "HEADLINE"], rows: [["Go", "Hi"]] },
+      piece,
+      [],
+    );
+    expect(lists.slots).to.deep.equal(["call-to-action", "headline"]);
+  });
+
+  it("says what it does not use, and goes on", () => {
+    expect(codes(["headline", "colour"], [["A", "red"]])).to.deep.equal(["unknown-column"]);
+    expect(codes(["headline", "Headline"], [["A", "B"]])).to.deep.equal(["same-column"]);
+    expect(codes(["headline"], [["A", "B"], []])).to.deep.equal(["ragged-row", "ragged-row"]);
+    expect(codes(["headline"], [["x".repeat(5000)]])).to.deep.equal(["too-long"]);
+    expect(codes(["picture"], [["moon.jpg"]])).to.deep.equal(["unknown-picture"]);
+    expect(codes(["picture"], [["Harbour.JPG"]])).to.deep.equal([]);
+  });
+
+  it("refuses a table that can make nothing", () => {
+    expect(() => codes(["headline"], [])).to.throw("no rows");
+    expect(() => codes(["colour"], [["red"]])).to.throw("None of the columns");
+  });
+});
+
+describe("names", () => {
+  const parts = {
+    crate: "Boats at Rest",
+    piece: "Opening",
+    placement: "story",
+    variation: "v01",
+    width: 1080,
+    height: 1920,
+  };
+
+  it("follow the pattern and are safe", () => {
+    expect(new Namer().name(parts, "png")).to.equal(
+      "boats-at-rest_opening_story_v01_1080x1920.png",
+    );
+    expect(new Namer().name({ ...parts, variation: "" }, "png")).to.equal(
+      "boats-at-rest_opening_story_1080x1920.png",
+    );
+  });
+
+  it("never collide, are legal on every file system and short enough", () => {
+    const text = fc.string({ unit: "grapheme", maxLength: 300 });
+    fc.assert(
+      fc.property(fc.array(fc.tuple(text, text), { minLength: 2, maxLength: 8 }), (titles) => {
+        const namer = new Namer("{crate}{piece}");
+        const names = titles.map(([crate, title]) =>
+          namer.name({ ...parts, crate, piece: title }, "png"),
+        );
+        expect(new Set(names.map((name) => name.toLowerCase())).size).to.equal(names.length);
+        for (const name of names) {
+          expect(name).to.match(/^[^\\/:*?"<>|\s\p{C}]+\.png$/u);
+          expect(name).not.to.match(/^(\.|con\.|nul\.|aux\.|prn\.)/i);
+          expect(new TextEncoder().encode(name).length).to.be.at.most(200);
+        }
+      }),
+    );
+  });
+
+  it("refuse a part that is not known", () => {
+    expect(() => new Namer("{crate}_{client}")).to.throw("{client}");
+  });
+
+  it("number variations so that they sort as they were made", () => {
+    const names = Array.from({ length: 120 }, (_, index) => variationName(index, 120));
+    expect([...names].sort()).to.deep.equal(names);
+  });
+});

@@ -1,0 +1,73 @@
+import { expect } from "chai";
+import fc from "fast-check";
+import { contrast, contrastNeeded, luminance, spreads, type Hex } from "./index";
+
+const hex = fc
+  .tuple(fc.nat(255), fc.nat(255), fc.nat(255))
+  .map((parts): Hex => `#${parts.map((p) => p.toString(16).padStart(2, "0")).join("")}`);
+
+/** WCAG 2.2, "relative luminance", written out from the standard's text. */
+function byDefinition(colour: Hex): number {
+  const [r, g, b] = [1, 3, 5].map((at) => {
+    const value = parseInt(colour.slice(at, at + 2), 16) / 255;
+    return value <= 0.04045 ? value / 12.92 : ((value + 0.055) / 1.055) ** 2.4;
+  });
+  return 0.2126 * r! + 0.7152 * g! + 0.0722 * b!;
+}
+
+describe("contrast", () => {
+  it("follows the definition in WCAG 2.2", () => {
+    fc.assert(
+      fc.property(hex, (colour) => {
+        expect(luminance(colour)).to.be.closeTo(byDefinition(colour), 1e-6);
+      }),
+    );
+  });
+
+  it("gives the ratios that are published as examples", () => {
+    expect(contrast("#000000", "#FFFFFF")).to.be.closeTo(21, 1e-9);
+    // Grey on white, the well-known border cases of 4.5 : 1 (W3C, Understanding 1.4.3: #767676 passes, #777777 fails).
+    expect(contrast("#767676", "#FFFFFF")).to.be.at.least(4.5);
+    expect(contrast("#777777", "#FFFFFF")).to.be.below(4.5);
+  });
+
+  it("asks less of large text", () => {
+    expect(contrastNeeded(24, 400)).to.equal(3);
+    expect(contrastNeeded(19, 700)).to.equal(3);
+    expect(contrastNeeded(19, 400)).to.equal(4.5);
+    expect(contrastNeeded(14, 700)).to.equal(4.5);
+  });
+});
+
+describe("spreads", () => {
+  const roles = ["primary", "paper", "accent", "secondary", "free"];
+  const kit = fc
+    .uniqueArray(hex, { minLength: 1, maxLength: 6 })
+    .map((colours) => colours.map((c, i) => ({ id: `c${i}`, hex: c, role: roles[i % 5]! })));
+
+  it("only spreads colours that can be read", () => {
+    fc.assert(
+      fc.property(kit, (colours) => {
+        const of = (id = "") => colours.find((colour) => colour.id === id)!.hex;
+        for (const spread of spreads(colours)) {
+          const ratio = (a?: string, b?: string) => contrast(of(a), of(b));
+          expect(ratio(spread.headline, spread.backdrop)).to.be.at.least(4.5);
+          expect(ratio(spread.support, spread.backdrop)).to.be.at.least(4.5);
+          expect(ratio(spread.detail, spread.backdrop)).to.be.at.least(4.5);
+          expect(ratio(spread["on-action"], spread.action)).to.be.at.least(4.5);
+          expect(ratio(spread["on-plate"], spread.plate)).to.be.at.least(4.5);
+        }
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  it("finds none in a single colour, and some in black and white", () => {
+    expect(spreads([{ id: "a", hex: "#000000", role: "primary" }])).to.deep.equal([]);
+    const both = spreads([
+      { id: "a", hex: "#000000", role: "primary" },
+      { id: "b", hex: "#FFFFFF", role: "paper" },
+    ]);
+    expect(both).not.to.be.empty;
+  });
+});

@@ -1,0 +1,81 @@
+import { expect } from "chai";
+import fc from "fast-check";
+import { box, contains } from "../geometry";
+import { cropTo, focusInFrame, focusShown, readTones, toneOf, treat } from "./index";
+
+const side = fc.integer({ min: 1, max: 4000 });
+const share = fc.double({ min: 0, max: 1, noNaN: true });
+
+describe("cropTo", () => {
+  it("fills the frame without stretching, inside the picture", () => {
+    fc.assert(
+      fc.property(side, side, side, side, share, share, (pw, ph, fw, fh, x, y) => {
+        const picture = { width: pw, height: ph };
+        const focus = box(x * pw * 0.9, y * ph * 0.9, pw * 0.1, ph * 0.1);
+        const crop = cropTo(picture, { width: fw, height: fh }, focus);
+        expect(contains(box(0, 0, pw, ph), crop)).to.equal(true);
+        expect(crop.width / crop.height / (fw / fh)).to.be.closeTo(1, 1e-6);
+      }),
+    );
+  });
+
+  it("shows a subject that fits, wherever it stands", () => {
+    fc.assert(
+      fc.property(share, (x) => {
+        const focus = box(x * 800, 100, 200, 400);
+        const crop = cropTo({ width: 1000, height: 600 }, { width: 300, height: 400 }, focus);
+        expect(focusShown(crop, focus)).to.equal(1);
+        const frame = box(50, 50, 300, 400);
+        expect(contains(frame, focusInFrame(crop, focus, frame))).to.equal(true);
+      }),
+    );
+  });
+});
+
+describe("treat", () => {
+  it("puts black in the dark ink, white in the light, grey between, and leaves alpha", () => {
+    const pixels = new Uint8ClampedArray([0, 0, 0, 255, 255, 255, 255, 7, 128, 128, 128, 255]);
+    treat(pixels, { kind: "duotone", dark: "#0C2B30", light: "#F6EFE2" });
+    expect([...pixels.slice(0, 8)]).to.deep.equal([0x0c, 0x2b, 0x30, 255, 0xf6, 0xef, 0xe2, 7]);
+    // (12 + (246 − 12) · 128/255) = 129.46
+    expect(pixels[8]).to.equal(129);
+  });
+
+  it("does nothing when there is no treatment", () => {
+    const pixels = new Uint8ClampedArray([1, 2, 3, 4]);
+    treat(pixels, { kind: "none" });
+    expect([...pixels]).to.deep.equal([1, 2, 3, 4]);
+  });
+});
+
+describe("tones", () => {
+  /** Left half flat white, right half a chequer of black and white. */
+  const grey = Uint8Array.from({ length: 80 * 40 }, (_, i) => {
+    const [x, y] = [i % 80, Math.floor(i / 80)];
+    return x < 40 ? 255 : (x + y) % 2 === 0 ? 0 : 255;
+  });
+  const picture = {
+    id: "0".repeat(64),
+    name: "half",
+    mime: "image/png",
+    width: 800,
+    height: 400,
+    vector: false,
+    tones: readTones(grey, 80, 40),
+  };
+
+  it("tell calm from busy and light from dark", () => {
+    const left = toneOf(picture, box(0, 0, 380, 400), { kind: "none" });
+    const right = toneOf(picture, box(420, 0, 380, 400), { kind: "none" });
+    expect(left.busy).to.be.closeTo(0, 1e-6);
+    expect(left.darkest).to.be.closeTo(1, 1e-6);
+    expect(right.busy).to.be.greaterThan(0.4);
+  });
+
+  it("are those of the treated picture", () => {
+    const treatment = { kind: "duotone", dark: "#000000", light: "#808080" } as const;
+    const tone = toneOf(picture, box(0, 0, 380, 400), treatment);
+    // #808080 has relative luminance 0.2159 (WCAG 2.2 definition).
+    expect(tone.mean).to.be.closeTo(0.2159, 1e-3);
+  });
+});

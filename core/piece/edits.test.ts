@@ -1,0 +1,95 @@
+import { expect } from "chai";
+import { demoPiece } from "../../tests/support/demo";
+import {
+  applyEdit,
+  copyPiece,
+  freeTitle,
+  invertEdit,
+  joinEdits,
+  Piece,
+  valueNow,
+  type Edit,
+} from "./index";
+
+const piece = demoPiece("quillmere", "opening-announcement");
+const picture = valueNow(piece, { kind: "picture", slot: "picture" } as Edit) as {
+  picture: string;
+};
+const other = "a".repeat(64);
+
+const edits: Edit[] = [
+  { kind: "text", slot: "headline", to: "Boats", was: "Boats at rest" },
+  {
+    kind: "picture",
+    slot: "picture",
+    to: { picture: other, focus: { x: 0.1, y: 0.2 } },
+    was: picture,
+  },
+  { kind: "varies", slot: "headline", to: true, was: false },
+  { kind: "title", to: "Opening", was: piece.title },
+  {
+    kind: "dress",
+    to: { brand: "saltlight", spread: { backdrop: "deep" } },
+    was: { brand: piece.brand, spread: piece.spread },
+  },
+  { kind: "sizes", to: [piece.lead, "poster-a3"], was: piece.sizes.map((size) => size.placement) },
+];
+
+const plain = (value: unknown): unknown => JSON.parse(JSON.stringify(value));
+
+describe("edits", () => {
+  it("are taken back exactly by their inverse, each kind of them", () => {
+    for (const edit of edits) {
+      const changed = applyEdit(piece, edit);
+      expect(plain(valueNow(piece, edit)), edit.kind).to.deep.equal(plain(edit.was));
+      expect(plain(valueNow(changed, edit)), edit.kind).to.deep.equal(plain(edit.to));
+      expect(plain(applyEdit(changed, invertEdit(edit))), edit.kind).to.deep.equal(plain(piece));
+      expect(Piece.safeParse(plain(changed)).success, edit.kind).to.equal(true);
+    }
+  });
+
+  it("refuse a slot that is not there, and to lose the lead size", () => {
+    expect(() => applyEdit(piece, { kind: "text", slot: "price", to: "1", was: "" })).to.throw(
+      "no slot “price”",
+    );
+    expect(() => applyEdit(piece, { kind: "sizes", to: ["story"], was: [] })).to.throw("lead size");
+  });
+
+  it("join while the same words are typed", () => {
+    const [a, b]: Edit[] = [
+      { kind: "text", slot: "headline", to: "B", was: "" },
+      { kind: "text", slot: "headline", to: "Bo", was: "B" },
+    ];
+    expect(joinEdits(a!, b!)).to.deep.equal({ kind: "text", slot: "headline", to: "Bo", was: "" });
+    expect(joinEdits(a!, { ...b!, slot: "support" } as Edit)).to.equal(undefined);
+  });
+});
+
+describe("a piece", () => {
+  const broken = (change: object) => Piece.safeParse({ ...piece, ...change });
+  const [first, second] = piece.arrangement;
+
+  it("refuses nodes that sit on themselves, on nothing, or share a name", () => {
+    const cycle = [
+      { ...first!, on: second!.id },
+      { ...second!, on: first!.id },
+    ];
+    expect(broken({ arrangement: cycle }).error?.message).to.contain("would sit on itself");
+    expect(broken({ arrangement: [{ ...first!, on: "moon" }] }).error?.message).to.contain(
+      "no node “moon”",
+    );
+    expect(broken({ arrangement: [first, first] }).error?.message).to.contain("two nodes");
+  });
+
+  it("is copied without touching the one it came from", () => {
+    const copy = copyPiece(piece, "new", "Copy");
+    copy.message.headline = { text: "changed" };
+    expect(piece.message.headline).to.deep.equal({ text: "Boats at rest" });
+  });
+
+  it("gets a title that is free", () => {
+    expect(freeTitle("Opening", [])).to.equal("Opening");
+    expect(freeTitle("Opening", ["Opening", "Opening 2"])).to.equal("Opening 3");
+    expect(freeTitle("Opening 2", ["Opening", "Opening 2"])).to.equal("Opening 3");
+  });
+});

@@ -1,0 +1,112 @@
+import { expect } from "chai";
+import { demoPieces, demoSources } from "../../tests/support/demo";
+import { makeScene } from "../engine";
+import type { Layout, Placed } from "../refit";
+import { check, findingCodes, wordingOf, type Finding } from "./index";
+
+async function layoutOf(placement: string): Promise<Layout> {
+  const { piece, brand } = demoPieces().find((entry) => entry.piece.id === "opening-announcement")!;
+  return makeScene(piece, brand, placement, await demoSources()).layout;
+}
+
+const change = (layout: Layout, id: string, to: (item: Placed) => Placed): Layout => ({
+  ...layout,
+  placed: layout.placed.map((item) => (item.node.id === id ? to(item) : item)),
+});
+
+function moved(item: Placed, dx: number, dy: number): Placed {
+  const shift = <T extends { x: number; y: number }>(b: T): T => ({
+    ...b,
+    x: b.x + dx,
+    y: b.y + dy,
+  });
+  const text = item.text && { ...item.text, ink: shift(item.text.ink) };
+  return { ...item, box: shift(item.box), ...(text ? { text } : {}) };
+}
+
+const codes = (findings: Finding[], node: string): string[] =>
+  findings.filter((finding) => finding.node === node).map((finding) => finding.code);
+
+describe("preflight", () => {
+  it("finds nothing that must be fixed in a layout that is right", async () => {
+    expect(check(await layoutOf("photo-feed-tall"))).to.deep.equal([]);
+  });
+
+  it("measures how far something leaves the safe area", async () => {
+    const layout = change(await layoutOf("photo-feed-tall"), "headline", (item) =>
+      moved(item, -40, 0),
+    );
+    const [finding] = check(layout);
+    expect(finding).to.deep.include({
+      code: "outside-safe-area",
+      level: "must-fix",
+      node: "headline",
+    });
+    expect(finding?.measured).to.be.closeTo(40, 1);
+  });
+
+  it("tells a crop from the safe area", async () => {
+    // The profile grid cuts a tall post at y = 135, the margin lies at 100.
+    const layout = change(await layoutOf("photo-feed-tall"), "logo", (item) =>
+      moved(item, 0, 110 - item.box.y),
+    );
+    expect(codes(check(layout), "logo")).to.deep.equal(["outside-crop"]);
+  });
+
+  it("finds words on words", async () => {
+    const layout = change(await layoutOf("photo-feed-tall"), "date", (item) =>
+      moved(item, -360, 0),
+    );
+    expect(codes(check(layout), "date")).to.include("overlap");
+  });
+
+  it("measures contrast against the ground, and against the tones of a picture", async () => {
+    const base = await layoutOf("photo-feed-tall");
+    const { backdrop } = base.resolved.palette;
+    const same = change(base, "headline", (item) => ({
+      ...item,
+      node: { ...item.node, colour: backdrop } as Placed["node"],
+    }));
+    const finding = check(same).find((candidate) => candidate.code === "low-contrast");
+    expect(finding?.measured).to.be.closeTo(1, 1e-6);
+    const onPhoto = change(base, "support", (item) => moved(item, 0, -420));
+    expect(codes(check(onPhoto), "support")).to.include("low-contrast");
+  });
+
+  it("finds text below the floor and a picture with too few pixels", async () => {
+    const small = change(await layoutOf("photo-feed-tall"), "support", (item) => ({
+      ...item,
+      text: { ...item.text!, set: { ...item.text!.set, size: 20 } },
+    }));
+    expect(codes(check(small), "support")).to.include("below-floor");
+    const soft = change(await layoutOf("photo-feed-tall"), "photo", (item) => ({
+      ...item,
+      crop: { x: 0, y: 0, width: 400, height: 283 },
+    }));
+    expect(codes(check(soft), "photo")).to.deep.equal(["low-resolution"]);
+  });
+
+  it("marks a colour that is written in, and a character that no face has", async () => {
+    const { piece, brand } = demoPieces().find(
+      (entry) => entry.piece.id === "opening-announcement",
+    )!;
+    const arrangement = piece.arrangement.map((node) =>
+      node.id === "headline" ? { ...node, style: { ...node.style, colour: "#FFFFFF" } } : node,
+    );
+    const message = { ...piece.message, support: { text: "漢 boats" } };
+    const changed = { ...piece, arrangement, message };
+    const findings = check(makeScene(changed, brand, piece.lead, await demoSources()).layout);
+    expect(findings.map((finding) => finding.code)).to.include.members([
+      "raw-colour",
+      "no-such-character",
+    ]);
+  });
+
+  it("has words for every finding", () => {
+    expect(findingCodes).to.have.lengthOf.at.least(10);
+    for (const code of findingCodes) {
+      const { title, text } = wordingOf({ code, level: "note", role: "headline", about: "x" });
+      expect(title.length * text.length, code).to.be.greaterThan(0);
+    }
+  });
+});

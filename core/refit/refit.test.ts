@@ -1,0 +1,150 @@
+import { expect } from "chai";
+import { demoPieces, demoSources } from "../../tests/support/demo";
+import { makeScene } from "../engine";
+import { isText, type Piece } from "../piece";
+import { catalogue, placementById } from "../placements";
+import { check } from "../preflight";
+import { resolve } from "../resolve";
+import { refit } from "./index";
+
+/** The placements that a piece must come out right in, whatever else the catalogue holds. */
+const PROMISED = [
+  "photo-feed-square",
+  "photo-feed-tall",
+  "photo-feed-wide",
+  "story",
+  "community-link",
+  "microblog-wide",
+  "pinboard-tall",
+  "video-thumbnail",
+  "community-event-cover",
+  "professional-post-square",
+  "ad-medium-rectangle",
+  "ad-leaderboard",
+  "ad-wide-skyscraper",
+  "ad-phone-banner",
+];
+
+const withText = (piece: Piece, slot: string, text: string): Piece => ({
+  ...piece,
+  message: { ...piece.message, [slot]: { text } },
+});
+
+async function mustFix(piece: Piece, placements: string[]): Promise<string[]> {
+  const sources = await demoSources();
+  const brand = demoPieces().find((entry) => entry.piece.id === piece.id)!.brand;
+  return placements.flatMap((id) => {
+    const { layout } = makeScene(piece, brand, id, sources);
+    return check(layout)
+      .filter((finding) => finding.level === "must-fix")
+      .map((finding) => `${id}: ${finding.code} ${finding.node ?? ""}`);
+  });
+}
+
+describe("refit", () => {
+  for (const { piece } of demoPieces()) {
+    it(`keeps ${piece.id} safe, apart and readable in every promised placement`, async () => {
+      expect(await mustFix(piece, PROMISED)).to.deep.equal([]);
+    });
+
+    it(`keeps ${piece.id} right with a short, a long and a very long headline`, async () => {
+      for (const text of [
+        "Now",
+        "Harbour photographs by the people who lived there",
+        "word ".repeat(24),
+      ]) {
+        expect(await mustFix(withText(piece, "headline", text), PROMISED), text).to.deep.equal([]);
+      }
+    });
+  }
+
+  it("sets no text below the legibility floor, anywhere in the catalogue", async () => {
+    const sources = await demoSources();
+    for (const { piece, brand } of demoPieces()) {
+      for (const { id } of catalogue.placements) {
+        const { layout } = makeScene(piece, brand, id, sources);
+        for (const { text, node } of layout.placed) {
+          if (text) expect(text.set.size, `${id} ${node.id}`).to.be.at.least(layout.floor * 0.99);
+        }
+      }
+    }
+  });
+
+  it("shows each node once, or says why it is left out", async () => {
+    const sources = await demoSources();
+    for (const { piece, brand } of demoPieces()) {
+      for (const id of PROMISED) {
+        const { layout } = makeScene(piece, brand, id, sources);
+        const told = [
+          ...layout.placed.map((item) => item.node.id),
+          ...layout.leftOut.map((o) => o.id),
+        ];
+        const all = piece.arrangement.map((node) => node.id);
+        expect([...told].sort(), `${piece.id} ${id}`).to.deep.equal([...all].sort());
+      }
+    }
+  });
+
+  it("keeps the headline larger than any text beside it", async () => {
+    const sources = await demoSources();
+    for (const { piece, brand } of demoPieces()) {
+      for (const id of PROMISED) {
+        const { layout } = makeScene(piece, brand, id, sources);
+        const size = (role: string) =>
+          layout.placed
+            .filter((item) => item.node.role === role)
+            .map((item) => item.text?.set.size ?? 0);
+        const rest = [...size("support"), ...size("body"), ...size("cta"), ...size("kicker")];
+        expect(Math.max(...size("headline")), `${piece.id} ${id}`).to.be.greaterThan(
+          Math.max(...rest),
+        );
+      }
+    }
+  });
+
+  it("is deterministic", async () => {
+    const sources = await demoSources();
+    const [{ piece, brand }] = demoPieces() as [ReturnType<typeof demoPieces>[number]];
+    const once = () => makeScene(piece, brand, "story", sources).scene;
+    expect(once()).to.deep.equal(once());
+  });
+
+  it("uses the arrangement as composed at the lead size", async () => {
+    const sources = await demoSources();
+    for (const { piece, brand } of demoPieces()) {
+      expect(makeScene(piece, brand, piece.lead, sources).layout.via).to.equal("as arranged");
+    }
+  });
+
+  it("answers impossible frames with a finding, not with an error", async () => {
+    const sources = await demoSources();
+    const [{ piece, brand }] = demoPieces() as [ReturnType<typeof demoPieces>[number]];
+    for (const [width, height] of [
+      [1, 1],
+      [50, 2000],
+      [10_000, 50],
+    ] as const) {
+      const placement = { ...placementById("story"), width, height, covered: [], margin: 60 };
+      const layout = refit(resolve(piece, brand, placement.id, sources), placement);
+      expect(check(layout).some((finding) => finding.level === "must-fix")).to.equal(true);
+    }
+  });
+
+  it("holds with no picture, and with words that are empty", async () => {
+    const sources = await demoSources();
+    for (const { piece, brand } of demoPieces()) {
+      const words = Object.entries(piece.message).filter(([, filling]) => isText(filling));
+      const bare = { ...piece, message: Object.fromEntries(words) };
+      const onlyHeadline = { ...piece, message: { headline: piece.message.headline! } };
+      for (const id of PROMISED) {
+        for (const candidate of [bare, onlyHeadline]) {
+          const findings = check(makeScene(candidate, brand, id, sources).layout);
+          expect(
+            findings.filter((f) => f.level === "must-fix"),
+            `${piece.id} ${id}`,
+          ).to.deep.equal([]);
+        }
+      }
+    }
+  });
+});
