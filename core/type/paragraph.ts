@@ -25,6 +25,17 @@ export interface Line {
   to: number;
 }
 
+/**
+ * Lines with the ink that they take in em. `evenness` is the mean width over the widest, squared:
+ * lines of one short word are paid for with size.
+ */
+export interface LineBlock {
+  lines: Line[];
+  width: number;
+  height: number;
+  evenness: number;
+}
+
 /** A last line shorter than this share of the widest one looks left over. Common practice. */
 const SHORT_LAST_LINE = 0.34;
 /** Texts of more parts than this are broken greedily; the best breaks no longer show. */
@@ -36,7 +47,7 @@ export class Paragraph {
   readonly parts: readonly Part[];
   readonly widest: number;
   private readonly measures: number[] = [];
-  private readonly evennesses: number[] = [];
+  private readonly blocks: LineBlock[] = [];
   private readonly broken = new Map<number, Line[]>();
   private readonly shaped = new Map<number, ShapedLine>();
 
@@ -115,15 +126,22 @@ export class Paragraph {
     return lines;
   }
 
-  /** Mean line width over the widest, squared: lines of one short word are paid for with size. */
-  evenness(lines: number): number {
-    let value = this.evennesses[lines];
-    if (value === undefined) {
-      const widths = this.balanced(this.measureFor(lines)).map((line) => this.width(line));
-      const mean = widths.reduce((a, b) => a + b, 0) / widths.length;
-      this.evennesses[lines] = value = (mean / Math.max(...widths)) ** 2;
-    }
-    return value;
+  /** The text in at most `count` lines, as narrow as that can be. */
+  block(count: number): LineBlock {
+    let block = this.blocks[count];
+    if (!block)
+      this.blocks[count] = block = this.measureBlock(this.balanced(this.measureFor(count)));
+    return block;
+  }
+
+  private measureBlock(lines: Line[]): LineBlock {
+    const shaped = lines.map((line) => this.shape(line));
+    const widths = shaped.map((line) => line.inkWidth);
+    const width = Math.max(...widths);
+    const mean = widths.reduce((a, b) => a + b, 0) / widths.length;
+    const between = (lines.length - 1) * this.style.leading;
+    const height = shaped[0]!.top + between + shaped.at(-1)!.bottom;
+    return { lines, width, height, evenness: width > 0 ? (mean / width) ** 2 : 1 };
   }
 
   /** The line, shaped as a whole so that kerning and joining are right across its words. */

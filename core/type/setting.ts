@@ -1,4 +1,4 @@
-import type { Line, Paragraph } from "./paragraph";
+import type { Line, LineBlock, Paragraph } from "./paragraph";
 import type { ShapedLine } from "./shape";
 
 /**
@@ -42,21 +42,17 @@ export function setAt(
  */
 export function setToFit(paragraph: Paragraph, fit: Fit): SetText | undefined {
   if (paragraph.empty) return undefined;
-  let best: { size: number; measure: number; worth: number } | undefined;
+  let best: { size: number; block: LineBlock; worth: number } | undefined;
   const most = Math.min(fit.mostLines, paragraph.parts.length);
   for (let count = 1; count <= most; count++) {
-    const measure = paragraph.measureFor(count);
-    const size = Math.min(fit.max, fit.width / measure, fit.height / heightInEm(paragraph, count));
+    const block = paragraph.block(count);
+    if (block.lines.length > fit.mostLines) continue;
+    const size = Math.min(fit.max, fit.width / block.width, fit.height / block.height);
     if (size < fit.min) continue;
-    const worth = size * paragraph.evenness(count);
-    if (worth > (best?.worth ?? 0) * 1.02) best = { size, measure, worth };
+    const worth = size * block.evenness;
+    if (worth > (best?.worth ?? 0) * 1.02) best = { size, block, worth };
   }
-  if (!best) return undefined;
-  return shrinkInto(setLines(paragraph, paragraph.balanced(best.measure), best.size), fit);
-}
-
-function heightInEm({ style }: Paragraph, lines: number): number {
-  return (lines - 1) * style.leading + style.chain[0]!.capHeight;
+  return best && setLines(paragraph, best.block.lines, best.size);
 }
 
 function setLines(paragraph: Paragraph, lines: Line[], size: number): SetText {
@@ -72,26 +68,6 @@ function setLines(paragraph: Paragraph, lines: Line[], size: number): SetText {
     ascent,
     descent,
     height: ascent + (shaped.length - 1) * lineHeight + descent,
-  };
-}
-
-/** Kerning at line ends and real ink differ a little from the sum of the words: correct once. */
-function shrinkInto(set: SetText, fit: Fit): SetText | undefined {
-  const share = Math.min(1, fit.width / set.width, fit.height / set.height);
-  if (set.size * share < fit.min * 0.995) return undefined;
-  return share === 1 ? set : scaleSet(set, share);
-}
-
-/** The same setting at another size; nothing is broken or shaped again. */
-export function scaleSet(set: SetText, by: number): SetText {
-  return {
-    ...set,
-    size: set.size * by,
-    lineHeight: set.lineHeight * by,
-    width: set.width * by,
-    ascent: set.ascent * by,
-    descent: set.descent * by,
-    height: set.height * by,
   };
 }
 

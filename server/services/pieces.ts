@@ -101,7 +101,8 @@ export class Pieces {
       await checkAgainstStore(tx, edit);
       const current = { ...edit, was: now } as Edit;
       await this.save(tx, row.document, row.revision, applyEdit(row.document, current));
-      await this.remember(tx, id, current);
+      // What another window wrote stays a step of its own, so that undo brings it back.
+      await this.remember(tx, id, current, !force);
       return answer(tx, id);
     });
     this.events.announce(id, result.revision);
@@ -143,7 +144,12 @@ export class Pieces {
       .where(eq(pieces.id, before.id));
   }
 
-  private async remember(tx: Transaction, piece: string, edit: Edit): Promise<void> {
+  private async remember(
+    tx: Transaction,
+    piece: string,
+    edit: Edit,
+    mayJoin: boolean,
+  ): Promise<void> {
     await tx.delete(edits).where(and(eq(edits.piece, piece), eq(edits.undone, true)));
     const [last] = await tx
       .select()
@@ -152,7 +158,8 @@ export class Pieces {
       .orderBy(desc(edits.id))
       .limit(1);
     const at = this.around.now().getTime();
-    const joined = last && at - last.at < JOIN_WITHIN ? joinEdits(last.edit, edit) : undefined;
+    const joined =
+      mayJoin && last && at - last.at < JOIN_WITHIN ? joinEdits(last.edit, edit) : undefined;
     if (joined) await tx.update(edits).set({ edit: joined, at }).where(eq(edits.id, last!.id));
     else await tx.insert(edits).values({ piece, edit, at });
   }

@@ -1,0 +1,122 @@
+import { mkdtemp, readdir, readFile, rm, writeFile } from "node:fs/promises";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { expect } from "chai";
+import sharp from "sharp";
+import { demoFolder, demoPiece } from "../../tests/support/demo";
+import { fileId } from "../files/hash";
+import { make } from "./make";
+import { readOptions } from "./options";
+
+describe("zest make", () => {
+  let folder: string;
+  before(async () => (folder = await mkdtemp(join(tmpdir(), "zest-cli-"))));
+  after(() => rm(folder, { recursive: true, force: true }));
+
+  const piece = join(demoFolder, "saltlight/pieces/float-before-lunch.json");
+  const run = (...args: string[]) =>
+    make(readOptions(["make", ...args, "--out", join(folder, "out")]), demoFolder);
+  const json = async (path: string) =>
+    JSON.parse(await readFile(join(folder, "out", path), "utf8"));
+
+  beforeEach(() => rm(join(folder, "out"), { recursive: true, force: true }));
+
+  it("makes files, a manifest, and a layout report for each", async () => {
+    const outcome = await run(
+      piece,
+      "--placements",
+      "story,ad-leaderboard",
+      "--format",
+      "jpeg",
+      "--scale",
+      "0.5",
+    );
+    expect(outcome).to.deep.include({ files: 2, mustFix: 0 });
+    const manifest = await json("manifest.json");
+    for (const file of manifest.files) {
+      const bytes = await readFile(join(folder, "out", file.file));
+      const { width, height, format } = await sharp(bytes).metadata();
+      expect({ width, height, format }).to.deep.equal({
+        width: file.width,
+        height: file.height,
+        format: "jpeg",
+      });
+      expect(fileId(bytes)).to.equal(file.sha256);
+    }
+    const report = await json("float-before-lunch_story_540x960.layout.json");
+    expect(report).to.deep.include({ placement: "story", width: 1080, height: 1920, floor: 30.46 });
+    expect(report.safe).to.deep.equal({ x: 64, y: 250, width: 952, height: 1330 });
+    const headline = report.nodes.find((node: { role: string }) => node.role === "headline");
+    expect(headline).to.include.keys("id", "kind", "box", "ink", "fontSize", "lines", "contrast");
+  });
+
+  it("makes a variation for each row, in step or in every mix", async () => {
+    const table = join(folder, "rows.csv");
+    await writeFile(table, "headline,price\nFloat,€ 1\nGlide,€ 2\n");
+    const args = [piece, "--placements", "ad-phone-banner", "--table", table];
+    expect((await run(...args)).files).to.equal(2);
+    expect((await run(...args, "--pair", "every-mix")).files).to.equal(4);
+  });
+
+  it("writes only reports when asked, in the same bytes each time", async () => {
+    await run(piece, "--placements", "story", "--layout-only");
+    const names = (await readdir(join(folder, "out"))).sort();
+    expect(names).to.deep.equal([
+      "float-before-lunch_story_1080x1920.layout.json",
+      "manifest.json",
+    ]);
+    const first = await json(names[0]!);
+    await run(piece, "--placements", "story", "--layout-only");
+    expect(await json(names[0]!)).to.deep.equal(first);
+  });
+
+  it("uses another brand kit when one is given", async () => {
+    await run(
+      piece,
+      "--brand",
+      join(demoFolder, "quillmere/brand.json"),
+      "--placements",
+      "story",
+      "--layout-only",
+    );
+    expect((await json("manifest.json")).brand).to.contain("Quillmere");
+  });
+
+  it("counts sizes with a must-fix finding", async () => {
+    const odd = join(folder, "odd.json");
+    const document = demoPiece("saltlight", "float-before-lunch");
+    await writeFile(
+      odd,
+      JSON.stringify({
+        ...document,
+        message: { ...document.message, headline: { text: "M".repeat(300) } },
+      }),
+    );
+    expect((await run(odd, "--placements", "ad-phone-banner", "--layout-only")).mustFix).to.equal(
+      1,
+    );
+  });
+
+  it("names what is wrong on the command line and in the file", async () => {
+    const bad = join(folder, "bad.json");
+    await writeFile(
+      bad,
+      JSON.stringify({ ...demoPiece("saltlight", "float-before-lunch"), title: "" }),
+    );
+    const failure = (promise: Promise<unknown>) =>
+      promise.then(
+        () => "",
+        (error: Error) => error.message,
+      );
+    expect(await failure(run(bad))).to.contain("bad.json cannot be read at title");
+    expect(await failure(run(join(folder, "none.json")))).to.contain("There is no file");
+    expect(() => readOptions(["make", "a.json", "--out", "b", "--format", "bmp"])).to.throw(
+      "--format",
+    );
+    expect(() => readOptions(["make", "a.json", "--out", "b", "--placements", "moon"])).to.throw(
+      "“moon”",
+    );
+    expect(() => readOptions(["make", "a.json"])).to.throw("--out");
+    expect(() => readOptions(["bake"])).to.throw("Usage");
+  });
+});

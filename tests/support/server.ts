@@ -1,0 +1,97 @@
+import { mkdtemp, rm } from "node:fs/promises";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { pathToFileURL } from "node:url";
+import { makeApp, makeServices, type App, type Services } from "../../server/app";
+import { loadDemo } from "../../server/demo";
+import { Blobs } from "../../server/files/blobs";
+import { RenderPool } from "../../server/render/pool";
+import { Store } from "../../server/store/database";
+import { demoFolder, root } from "./demo";
+
+export interface TestServer {
+  app: App;
+  services: Services;
+  folder: string;
+  /** Asks the server without a network; answers status and JSON. */
+  ask(
+    method: "GET" | "POST" | "DELETE",
+    url: string,
+    body?: object,
+  ): Promise<{ status: number; body: any }>; // eslint-disable-line @typescript-eslint/no-explicit-any
+  close(): Promise<void>;
+}
+
+const loader = pathToFileURL(join(root, "tests/support/tsx-worker.mjs")).href;
+
+/** The whole server over a folder of its own, with the demo loaded; the clock moves only by `tick`. */
+export async function testServer(folder?: string): Promise<TestServer> {
+  const data = folder ?? (await mkdtemp(join(tmpdir(), "zest-test-")));
+  const blobs = join(data, "files");
+  const pool = new RenderPool(
+    { filename: join(root, "server/render/worker.ts"), execArgv: ["--import", loader] },
+    blobs,
+  );
+  const store = await Store.open(
+    `file:${join(data, "zest.db")}`,
+    join(root, "server/store/migrations"),
+  );
+  let ids = 0;
+  const services = makeServices({
+    store,
+    pool,
+    folder: data,
+    blobs: new Blobs(blobs),
+    now: () => new Date(),
+    newId: () => `id-${process.pid}-${Date.now()}-${ids++}`,
+  });
+  await loadDemo(services, demoFolder);
+  const app = await makeApp(services);
+  return {
+    app,
+    services,
+    folder: data,
+    async ask(method, url, body) {
+      const answer = await app.inject({
+        method,
+        url,
+        headers: { host: "localhost:4310" },
+        ...(body ? { payload: body } : {}),
+      });
+      return { status: answer.statusCode, body: answer.body ? answer.json() : undefined };
+    },
+    async close() {
+      await app.close();
+      await services.batches.pause();
+      await pool.close();
+      await store.close();
+      if (!folder) await rm(data, { recursive: true, force: true });
+    },
+  };
+}
+
+/** A multipart body with one file. */
+export function multipart(
+  name: string,
+  bytes: Uint8Array,
+): { payload: Buffer; headers: Record<string, string> } {
+  const boundary = "----zest";
+  const head = `--${boundary}\r\nContent-Disposition: form-data; name="file"; filename="${name}"\r\nContent-Type: application/octet-stream\r\n\r\n`;
+  const payload = Buffer.concat([Buffer.from(head), bytes, Buffer.from(`\r\n--${boundary}--\r\n`)]);
+  return {
+    payload,
+    headers: {
+      "content-type": `multipart/form-data; boundary=${boundary}`,
+      host: "localhost:4310",
+    },
+  };
+}
+
+export async function until<T>(ask: () => Promise<T>, fine: (value: T) => boolean): Promise<T> {
+  for (let tries = 0; tries < 600; tries++) {
+    const value = await ask();
+    if (fine(value)) return value;
+    await new Promise((resolve) => setTimeout(resolve, 50));
+  }
+  throw new Error("waited for half a minute, and it did not come");
+}
