@@ -43,6 +43,7 @@ const states = {
 <template>
   <header class="bar">
     <RouterLink class="home" to="/" aria-label="Crates"><BrandMark :size="20" /></RouterLink>
+    <h1 class="hidden-name">{{ open.piece?.title ?? "Opening a piece" }}</h1>
     <p class="names">
       <RouterLink class="crate" to="/">{{ open.crate.name }}</RouterLink>
       <span class="quiet" aria-hidden="true">/</span>
@@ -68,7 +69,9 @@ const states = {
       </RouterLink>
     </nav>
     <div class="right">
-      <span class="quiet small state" role="status">{{ states[open.saveState] }}</span>
+      <span class="quiet small state" role="status">{{
+        open.piece ? states[open.saveState] : ""
+      }}</span>
       <button
         class="button plain"
         aria-label="Undo"

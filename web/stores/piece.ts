@@ -39,6 +39,7 @@ export const usePiece = defineStore("piece", () => {
     piece.value = undefined;
     failure.value = "";
     queue = new EditQueue(localStorage, `unsaved:${id}`);
+    if (queue.first) saveState.value = "saving";
     try {
       take(await api.piece(id));
     } catch (error) {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, onMounted } from "vue";
+import { computed, onMounted, watch } from "vue";
+import type { Typeface } from "../../core/brand";
 import { contrast } from "../../core/colour";
 import BrandMark from "../parts/BrandMark.vue";
 import { useLibrary } from "../stores/library";
@@ -12,6 +13,32 @@ const brand = computed(() => library.brandById.get(props.id));
 onMounted(() => {
   if (library.state !== "ready") void library.load();
 });
+
+const shortName = computed(() => brand.value?.name.split(" ")[0] ?? "");
+
+/** The kit's own files under names of their own, so that the page shows the typefaces themselves. */
+const faceName = (typeface: Typeface): string => `kit-${props.id}-${typeface.family}`;
+
+function sampleStyle(typeface: Typeface) {
+  const axes = Object.entries(typeface.faces[0]!.axes).map(([tag, value]) => `"${tag}" ${value}`);
+  return {
+    fontFamily: `"${faceName(typeface)}"`,
+    fontVariationSettings: axes.join(", ") || "normal",
+    letterSpacing: `${typeface.tracking}em`,
+    textTransform: typeface.case === "upper" ? ("uppercase" as const) : ("none" as const),
+  };
+}
+
+watch(
+  brand,
+  async (kit) => {
+    for (const typeface of kit ? [kit.typefaces.headline, kit.typefaces.text] : []) {
+      const face = new FontFace(faceName(typeface), `url(/api/files/${typeface.faces[0]!.file})`);
+      document.fonts.add(await face.load());
+    }
+  },
+  { immediate: true },
+);
 
 const onColour = (hex: string): string => (contrast(hex, "#FFFFFF") >= 4.5 ? "#FFFFFF" : "#1F2D2A");
 const grounds = { light: "paper", dark: "primary" } as const;
@@ -65,12 +92,16 @@ const pieces = computed(() =>
         </section>
         <section aria-label="Typefaces">
           <h2>Typefaces</h2>
-          <dl>
-            <dt>Headlines</dt>
-            <dd>{{ brand.typefaces.headline.family }}</dd>
-            <dt>Text</dt>
-            <dd>{{ brand.typefaces.text.family }}</dd>
-          </dl>
+          <div class="faces">
+            <p class="quiet small">Headlines: {{ brand.typefaces.headline.family }}</p>
+            <p class="headline-sample" :style="sampleStyle(brand.typefaces.headline)">
+              {{ shortName }}
+            </p>
+            <p class="quiet small">Text: {{ brand.typefaces.text.family }}</p>
+            <p class="text-sample" :style="sampleStyle(brand.typefaces.text)">
+              {{ brand.name }}, 0123456789
+            </p>
+          </div>
           <h2>Voice</h2>
           <dl>
             <dt>Handle</dt>
@@ -121,15 +152,19 @@ main {
 }
 
 .colours {
-  display: grid;
-  grid-template-columns: 2fr repeat(auto-fit, minmax(100px, 1fr));
+  display: flex;
   height: 220px;
 }
 
 .colours div {
   display: grid;
+  flex: 1;
   align-content: end;
   padding: 16px;
+}
+
+.colours div:first-child {
+  flex: 2;
 }
 
 .columns {
@@ -140,6 +175,22 @@ main {
 
 section > h2 {
   margin-bottom: 12px;
+}
+
+.faces {
+  display: grid;
+  gap: 4px;
+  margin-bottom: 28px;
+}
+
+.headline-sample {
+  padding-bottom: 12px;
+  font-size: 56px;
+  line-height: 1.05;
+}
+
+.text-sample {
+  font-size: 18px;
 }
 
 .logos {

@@ -1,0 +1,94 @@
+import { spawnSync } from "node:child_process";
+import { chmod, mkdtemp, readdir, rm, stat, writeFile } from "node:fs/promises";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { expect } from "chai";
+import type { BatchAnswer, VariationAnswer } from "../../core/api";
+import { Program } from "../support/browser";
+import { root } from "../support/demo";
+
+describe("the program", () => {
+  let program: Program;
+  before(async () => (program = await Program.create()));
+  after(() => program.close());
+
+  it("goes on with a batch after it was killed, and makes no finished file again", async () => {
+    const rows = Array.from({ length: 60 }, (_, index) => [`Headline number ${index}`]);
+    const placements = ["photo-feed-tall", "story"];
+    const request = { table: { columns: ["headline"], rows }, placements };
+    const batch = await program.ask<BatchAnswer>(
+      "/api/pieces/opening-announcement/batches",
+      request,
+    );
+    const progress = () => program.ask<BatchAnswer>(`/api/batches/${batch.id}`);
+    while ((await progress()).made < 10) await new Promise((resolve) => setTimeout(resolve, 20));
+    await program.end("SIGKILL");
+
+    const folder = join(program.folder, "batches", batch.id);
+    const whole = (await readdir(folder)).filter((name) => name.endsWith(".jpeg"));
+    expect(whole.length).to.be.within(10, 119);
+    const times = new Map<string, number>();
+    for (const name of whole) times.set(name, (await stat(join(folder, name))).mtimeMs);
+
+    await program.start();
+    let state = await progress();
+    while (state.state === "running") {
+      await new Promise((resolve) => setTimeout(resolve, 100));
+      state = await progress();
+    }
+    expect(state).to.deep.include({ state: "done", made: 120, failed: 0 });
+    for (const [name, time] of times)
+      expect((await stat(join(folder, name))).mtimeMs, name).to.equal(time);
+    const { variations } = await program.ask<{ variations: VariationAnswer[] }>(
+      `/api/batches/${batch.id}/variations`,
+    );
+    expect(variations.every((variation) => variation.outputs.length === 2)).to.equal(true);
+  });
+
+  it("says what to do when its port is taken", () => {
+    const { status, stderr } = start(["--port", String(program.port)], program.folder);
+    expect(status).to.equal(1);
+    expect(stderr)
+      .to.contain(`Port ${program.port} is taken`)
+      .and.to.contain("choose another port");
+  });
+
+  it("says what to do when its data folder cannot be written", async () => {
+    const folder = await mkdtemp(join(tmpdir(), "zest-locked-"));
+    const file = join(folder, "not-a-folder");
+    await writeFile(file, "");
+    await chmod(file, 0o400);
+    const { status, stderr } = start(["--port", String(program.port)], join(file, "data"));
+    await rm(folder, { recursive: true });
+    expect(status).to.equal(1);
+    expect(stderr).to.contain("cannot be written").and.to.contain("--data FOLDER");
+  });
+
+  it("refuses a port that is none", () => {
+    const { status, stderr } = start(["--port", "lots"], program.folder);
+    expect(status).to.equal(1);
+    expect(stderr).to.contain("from 1 to 65535");
+  });
+
+  it("makes graphics from the command line, and answers by its exit status", async () => {
+    const out = await mkdtemp(join(tmpdir(), "zest-out-"));
+    const zest = (...args: string[]) =>
+      spawnSync(process.execPath, [join(root, "scripts/zest.mjs"), ...args], {
+        cwd: root,
+        encoding: "utf8",
+      });
+    const piece = "demo/quillmere/pieces/opening-announcement.json";
+    const made = zest("make", piece, "--placements", "story", "--layout-only", "--out", out);
+    expect(made.status, made.stderr).to.equal(0);
+    expect(await readdir(out)).to.include("manifest.json");
+    expect(zest("make", "none.json", "--out", out).status).to.equal(1);
+    await rm(out, { recursive: true });
+  });
+
+  const start = (args: string[], data: string) =>
+    spawnSync(process.execPath, [join(root, "scripts/start.mjs"), ...args, "--data", data], {
+      cwd: root,
+      encoding: "utf8",
+      timeout: 60_000,
+    });
+});

@@ -1,0 +1,259 @@
+import { readFile } from "node:fs/promises";
+import { join } from "node:path";
+import { AxeBuilder } from "@axe-core/playwright";
+import { expect } from "chai";
+import { unzipSync } from "fflate";
+import type { Browser, BrowserContext, Page } from "playwright-core";
+import sharp from "sharp";
+import { launch, openPage, Program, settled } from "../support/browser";
+import { demoFolder } from "../support/demo";
+
+describe("the workbench", () => {
+  let program: Program;
+  let browser: Browser;
+  let context: BrowserContext;
+  let page: Page;
+  let errors: string[];
+
+  before(async () => {
+    program = await Program.create();
+    browser = await launch();
+  });
+  after(async () => {
+    await browser.close();
+    await program.close();
+  });
+  beforeEach(async () => {
+    errors = [];
+    context = await browser.newContext({
+      viewport: { width: 1280, height: 800 },
+      acceptDownloads: true,
+    });
+  });
+  afterEach(async () => {
+    await context.close();
+    expect(errors).to.deep.equal([]);
+  });
+
+  const open = async (piece: string, step = "sizes"): Promise<void> => {
+    page = await openPage(context, `${program.url}/pieces/${piece}/${step}`, errors);
+    await page.getByRole("textbox", { name: "Headline" }).waitFor();
+    await settled(page);
+  };
+  const saved = () =>
+    page
+      .getByRole("status")
+      .filter({ hasText: /^Saved$/ })
+      .waitFor();
+  const tiles = async (): Promise<string[]> => {
+    const shots: string[] = [];
+    for (const tile of await page.locator(".wall canvas").all()) {
+      shots.push((await tile.screenshot()).toString("base64"));
+    }
+    return shots;
+  };
+
+  it("shows a change of the headline in every size, keeps it, and takes it back after a reload", async () => {
+    await open("opening-announcement");
+    const before = await tiles();
+    expect(before).to.have.lengthOf(14);
+    await page.getByRole("textbox", { name: "Headline" }).fill("Harbour light");
+    await saved();
+    await settled(page);
+    const after = await tiles();
+    after.forEach((shot, index) => expect(shot === before[index], `size ${index}`).to.equal(false));
+
+    await page.reload();
+    await settled(page);
+    expect(await page.getByRole("textbox", { name: "Headline" }).inputValue()).to.equal(
+      "Harbour light",
+    );
+    await page.locator("body").press("Control+z");
+    await page.waitForFunction(
+      () =>
+        document.querySelector<HTMLTextAreaElement>(".headline textarea")?.value ===
+        "Boats at rest",
+    );
+    await page.locator("body").press("Control+Shift+z");
+    await page.waitForFunction(
+      () =>
+        document.querySelector<HTMLTextAreaElement>(".headline textarea")?.value ===
+        "Harbour light",
+    );
+    await page.locator("body").press("Control+z");
+    await settled(page);
+    expect(await tiles()).to.deep.equal(before);
+  });
+
+  it("makes a batch of 6 rows × 3 sizes and delivers its 18 files", async () => {
+    await open("opening-announcement", "batch");
+    const rows = ["Boats", "Light", "Still water", "The quiet fleet", "Low tide", "Tied up"];
+    await page
+      .getByLabel("Paste a table")
+      .fill(`headline\tdate\n${rows.map((row) => `${row}\tMay`).join("\n")}`);
+    await page.getByRole("button", { name: "Use this table" }).click();
+    await page.getByText("6 variations × 3 sizes = 18 files").waitFor();
+    await page.getByRole("button", { name: "Make them" }).click();
+    await page.getByText("18 of 18 files").waitFor({ timeout: 60_000 });
+    expect(await page.locator(".sheet figure img").count()).to.equal(6);
+
+    await page.getByRole("link", { name: "Deliver" }).click();
+    await page.getByRole("button", { name: "Choose none" }).click();
+    await page.getByLabel(/6 variations, 18 files/).check();
+    await page.getByRole("button", { name: "Make a zip of 18 files" }).click();
+    const link = page.getByRole("link", { name: "Download" }).first();
+    await link.waitFor({ timeout: 60_000 });
+    const [download] = await Promise.all([page.waitForEvent("download"), link.click()]);
+    const entries = unzipSync(new Uint8Array(await readFile(await download.path())));
+    const names = Object.keys(entries).filter((name) => name !== "manifest.json");
+    expect(names).to.have.lengthOf(18);
+    for (const name of names) {
+      const { width, height, format } = await sharp(entries[name]!).metadata();
+      expect(name).to.match(new RegExp(`_v[1-6]_${width}x${height}\\.png$`));
+      expect(format).to.equal("png");
+    }
+  });
+
+  it("replaces a picture, and keeps the old one when the new one is none", async () => {
+    await open("late-opening");
+    const before = await tiles();
+    const chooser = page.getByLabel("Replace the picture");
+    await chooser.setInputFiles({
+      name: "notes.jpg",
+      mimeType: "image/jpeg",
+      buffer: Buffer.from("words"),
+    });
+    await page.getByText("notes.jpg is not a picture that can be read").waitFor();
+    await page.getByRole("button", { name: "Close this message" }).click();
+    await chooser.setInputFiles(join(demoFolder, "quillmere/pictures/dust-bowl-home.jpg"));
+    await saved();
+    await settled(page);
+    const after = await tiles();
+    expect(after.filter((shot, index) => shot !== before[index])).to.have.lengthOf.at.least(13);
+  });
+
+  it("dresses a piece in another spread and another brand", async () => {
+    await open("float-before-lunch", "look");
+    const cards = page.locator(".choices button");
+    expect(await cards.count()).to.be.greaterThan(4);
+    await cards.nth(2).click();
+    await saved();
+    expect(await cards.nth(0).getAttribute("aria-pressed")).to.equal("true");
+    await page.getByLabel("Brand").selectOption("quillmere");
+    await saved();
+    await page.getByRole("link", { name: "Quillmere Museum of Everyday Pictures" }).waitFor();
+    await page.getByRole("button", { name: "Undo" }).click();
+    await page.getByRole("link", { name: "Saltlight Swim Club" }).waitFor();
+  });
+
+  it("is worked by keys: steps, sizes, covered areas, large and back", async () => {
+    await open("family-workshop");
+    await page.keyboard.press(".");
+    expect(await page.locator(".graphic.selected").getAttribute("aria-label")).not.to.contain(
+      "Photo feed, square",
+    );
+    await page.keyboard.press("g");
+    expect(await page.locator(".covered").count()).to.be.greaterThan(0);
+    await page.keyboard.press("Enter");
+    await page.locator(".large canvas").waitFor();
+    await page.keyboard.press("Escape");
+    await page.locator(".wall").waitFor();
+    await page.keyboard.press("5");
+    await page.getByRole("heading", { name: "Preflight" }).waitFor();
+    await page.keyboard.press("?");
+    await page.getByRole("dialog", { name: "Keys" }).waitFor();
+  });
+
+  it("adds and takes out sizes by name", async () => {
+    await open("family-workshop");
+    await page.getByRole("button", { name: "Add a size" }).click();
+    await page.getByLabel("Find a size").fill("poster");
+    await page.getByLabel(/Poster A3/).check();
+    await page.getByRole("button", { name: "Done" }).click();
+    await page.getByRole("heading", { name: "15 sizes" }).waitFor();
+    await page.getByRole("button", { name: "Undo" }).click();
+    await page.getByRole("heading", { name: "14 sizes" }).waitFor();
+  });
+
+  it("tells of a change in another window, and of one to the same words", async () => {
+    await open("family-workshop");
+    const other = await openPage(context, `${program.url}/pieces/family-workshop/sizes`, errors);
+    const theirs = other.getByRole("textbox", { name: "Support" });
+    await theirs.waitFor();
+    await theirs.fill("Bring a pencil");
+    await page.getByText("changed in another window; it is up to date here").waitFor();
+    expect(await page.getByRole("textbox", { name: "Support" }).inputValue()).to.equal(
+      "Bring a pencil",
+    );
+    // Both type at once: the second to be saved is asked which one stays.
+    await page.route("**/edits", async (route) => {
+      await new Promise((resolve) => setTimeout(resolve, 900));
+      await route.continue();
+    });
+    await page.getByRole("textbox", { name: "Headline" }).fill("Mine");
+    await other.getByRole("textbox", { name: "Headline" }).fill("Theirs");
+    const alert = page
+      .getByRole("alert")
+      .filter({ hasText: "changed in another window to “Theirs”" });
+    await alert.waitFor();
+    await page.getByRole("button", { name: "Take the other" }).click();
+    await saved();
+    expect(await page.getByRole("textbox", { name: "Headline" }).inputValue()).to.equal("Theirs");
+  });
+
+  it("keeps what is typed while the server does not answer", async () => {
+    await open("late-opening");
+    await context.setOffline(true);
+    await page.getByRole("textbox", { name: "Headline" }).fill("Typed in a tunnel");
+    await page.getByText("Not saved yet").waitFor();
+    await context.setOffline(false);
+    await page.reload();
+    await saved();
+    expect(await page.getByRole("textbox", { name: "Headline" }).inputValue()).to.equal(
+      "Typed in a tunnel",
+    );
+    const { piece } = await program.ask<{ piece: { message: { headline: { text: string } } } }>(
+      "/api/pieces/late-opening",
+    );
+    expect(piece.message.headline.text).to.equal("Typed in a tunnel");
+  });
+
+  for (const step of ["message", "look", "sizes", "batch", "preflight", "deliver"]) {
+    it(`has no accessibility finding in ${step}`, async () => {
+      await open("opening-announcement", step);
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      expect(
+        violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target).join(", ")}`),
+      ).to.deep.equal([]);
+    });
+  }
+
+  it("has no accessibility finding on the crates and the brand, in light and dark", async () => {
+    for (const colorScheme of ["light", "dark"] as const) {
+      for (const path of ["/", "/brands/quillmere"]) {
+        page = await openPage(context, `${program.url}${path}`, errors);
+        await page.emulateMedia({ colorScheme });
+        await settled(page);
+        const { violations } = await new AxeBuilder({ page }).analyze();
+        expect(
+          violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target).join(", ")}`),
+          `${path} ${colorScheme}`,
+        ).to.deep.equal([]);
+        await page.close();
+      }
+    }
+  });
+
+  it("finds pieces by typing, and starts a new one from another", async () => {
+    page = await openPage(context, program.url, errors);
+    await page.getByRole("heading", { name: "Boats at Rest" }).waitFor();
+    await page.keyboard.press("/");
+    await page.keyboard.type("float");
+    expect(await page.locator("article").count()).to.equal(1);
+    await page.getByRole("button", { name: "Start a new piece from Float before lunch" }).click();
+    await page.waitForURL(/\/message$/);
+    expect(await page.getByLabel("Name of the piece").inputValue()).to.equal(
+      "Float before lunch 2",
+    );
+  });
+});

@@ -1,0 +1,133 @@
+import { spawn, type ChildProcess } from "node:child_process";
+import { mkdtemp, rm } from "node:fs/promises";
+import { createServer } from "node:net";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { chromium, type Browser, type BrowserContext, type Page } from "playwright-core";
+import { root } from "./demo";
+
+const QUIET = [
+  "--headless",
+  "--no-sandbox",
+  "--disable-gpu",
+  "--disable-quic",
+  "--no-first-run",
+  "--disable-background-networking",
+  "--disable-component-update",
+  "--disable-sync",
+];
+
+export const launch = (): Promise<Browser> =>
+  chromium.launch({ executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium", args: QUIET });
+
+async function freePort(): Promise<number> {
+  const server = createServer();
+  await new Promise<void>((resolve) => server.listen(0, "127.0.0.1", resolve));
+  const address = server.address();
+  await new Promise((resolve) => server.close(resolve));
+  if (address === null || typeof address === "string") throw new Error("no port");
+  return address.port;
+}
+
+/** The built program, running as a person would run it, over a data folder of its own. */
+export class Program {
+  private process: ChildProcess | undefined;
+  output = "";
+
+  private constructor(
+    readonly folder: string,
+    readonly port: number,
+  ) {}
+
+  static async create(): Promise<Program> {
+    const folder = await mkdtemp(join(tmpdir(), "zest-e2e-"));
+    const program = new Program(folder, await freePort());
+    await program.start();
+    return program;
+  }
+
+  get url(): string {
+    return `http://localhost:${this.port}`;
+  }
+
+  start(): Promise<void> {
+    const child = spawn(
+      process.execPath,
+      ["--enable-source-maps", join(root, "dist/server/main.js")],
+      {
+        env: {
+          ...process.env,
+          ZEST_ROOT: root,
+          ZEST_DATA: this.folder,
+          ZEST_PORT: String(this.port),
+        },
+      },
+    );
+    this.process = child;
+    return new Promise((resolve, reject) => {
+      const hear = (chunk: Buffer) => {
+        this.output += chunk.toString();
+        if (this.output.includes("is ready at")) resolve();
+      };
+      child.stdout.on("data", hear);
+      child.stderr.on("data", hear);
+      child.once("exit", (status) => reject(new Error(`ended with ${status}: ${this.output}`)));
+    });
+  }
+
+  async end(signal: NodeJS.Signals = "SIGTERM"): Promise<void> {
+    const child = this.process;
+    if (!child || child.exitCode !== null) return;
+    const ended = new Promise((resolve) => child.once("exit", resolve));
+    child.kill(signal);
+    await ended;
+    this.output = "";
+  }
+
+  async close(): Promise<void> {
+    await this.end();
+    await rm(this.folder, { recursive: true, force: true });
+  }
+
+  async ask<T>(path: string, body?: object): Promise<T> {
+    const response = await fetch(`${this.url}${path}`, {
+      ...(body
+        ? {
+            method: "POST",
+            body: JSON.stringify(body),
+            headers: { "content-type": "application/json" },
+          }
+        : {}),
+    });
+    return (await response.json()) as T;
+  }
+}
+
+/** A page that fails its test when the application reports an error. */
+export async function openPage(
+  context: BrowserContext,
+  url: string,
+  errors: string[],
+): Promise<Page> {
+  const page = await context.newPage();
+  page.on("pageerror", (error) => errors.push(error.message));
+  page.on("console", (message) => {
+    // The browser itself logs every refused request; the application shows those in its own words.
+    const ownLog = message.text().startsWith("Failed to load resource");
+    if (message.type() === "error" && !ownLog) errors.push(message.text());
+  });
+  await page.goto(url);
+  return page;
+}
+
+/** Waits until the sizes on screen have been painted, pictures included, and stand still. */
+export async function settled(page: Page): Promise<void> {
+  let before = "";
+  let same = 0;
+  for (let tries = 0; tries < 60 && same < 3; tries++) {
+    const now = (await page.screenshot()).toString("base64");
+    same = now === before ? same + 1 : 0;
+    before = now;
+    await page.waitForTimeout(50);
+  }
+}
