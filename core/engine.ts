@@ -2,7 +2,7 @@ import type { Brand } from "./brand";
 import type { Piece } from "./piece";
 import { placementById, type Placement } from "./placements";
 import { refit, type Layout } from "./refit";
-import { resolve, type Sources } from "./resolve";
+import { resolve, type ResolvedPiece, type Sources } from "./resolve";
 import { compose, type Scene } from "./scene";
 
 export interface Made {
@@ -21,7 +21,29 @@ export function makeScene(
   sources: Sources,
 ): Made {
   const target = typeof placement === "string" ? placementById(placement) : placement;
-  const resolved = resolve(piece, brand, target.id, sources);
-  const layout = refit(resolved, target);
+  return finishScene(resolve(piece, brand, target.id, sources), target);
+}
+
+/** As `makeScene` for many placements; what they share is looked up once. */
+export function makeScenes(
+  piece: Piece,
+  brand: Brand,
+  placements: readonly string[],
+  sources: Sources,
+): Made[] {
+  let shared: ResolvedPiece | undefined;
+  return placements.map((id) => {
+    const resolved = hasChanges(piece, id)
+      ? resolve(piece, brand, id, sources)
+      : (shared ??= resolve(piece, brand, id, sources));
+    return finishScene(resolved, placementById(id));
+  });
+}
+
+const hasChanges = (piece: Piece, placement: string): boolean =>
+  piece.sizes.some((size) => size.placement === placement && Object.keys(size.changes).length > 0);
+
+function finishScene(resolved: ResolvedPiece, placement: Placement): Made {
+  const layout = refit(resolved, placement);
   return { layout, scene: compose(layout) };
 }

@@ -2,18 +2,24 @@ import { availableParallelism } from "node:os";
 import { Piscina } from "piscina";
 import type { RenderResult, RenderTask } from "./task";
 
+const TASKS_PER_THREAD = 2;
+
 /** Worker threads that make pictures, one for each core. */
 export class RenderPool {
   private readonly pool: Piscina<RenderTask, RenderResult>;
+  /** How many tasks can be worked on at once. */
   readonly size: number;
 
   constructor(worker: { filename: string; execArgv?: string[] }, blobs: string) {
-    this.size = Math.max(1, availableParallelism());
+    const threads = Math.max(1, availableParallelism());
+    this.size = threads * TASKS_PER_THREAD;
     this.pool = new Piscina({
       ...worker,
       workerData: { blobs },
       minThreads: 1,
-      maxThreads: this.size,
+      maxThreads: threads,
+      // While one picture is being encoded and written, the thread lays out the next.
+      concurrentTasksPerWorker: TASKS_PER_THREAD,
       idleTimeout: 30_000,
     });
     // A thread that dies fails its task, which is reported there; the pool makes a new thread.

@@ -16,6 +16,7 @@ import { render } from "./rendition";
 export type ImageFormat = "png" | "jpeg" | "webp";
 
 sharp.concurrency(1);
+sharp.cache(false);
 const MOST_RENDITIONS = 48;
 
 /** Makes and paints pieces on the server. Keeps fonts, pictures and crops that it has met; one for each thread. */
@@ -23,6 +24,7 @@ export class Studio {
   readonly typesetter = new Typesetter();
   private readonly pictures = new Map<FileId, PictureFile>();
   private readonly renditions = new Map<string, Bitmap<Canvas>>();
+  private lastCanvas: Canvas | undefined;
   private readonly path = pathCache((d) => new Path2D(d));
 
   constructor(private readonly files: FileSource) {}
@@ -38,10 +40,9 @@ export class Studio {
 
   /** The scene as an encoded image, `scale` pixels for each of its pixels. */
   async encode(scene: Scene, format: ImageFormat, scale: number): Promise<Buffer> {
-    const canvas = await this.paint(scene, scale);
-    const image = sharp(canvas.data(), {
-      raw: { width: canvas.width, height: canvas.height, channels: 4 },
-    }).removeAlpha();
+    const { data, width, height } = await this.paint(scene, scale);
+    const pixels = Buffer.from(data.buffer, data.byteOffset, data.byteLength);
+    const image = sharp(pixels, { raw: { width, height, channels: 4 } }).removeAlpha();
     switch (format) {
       case "png":
         return image.png({ compressionLevel: 3, adaptiveFiltering: true }).toBuffer();
@@ -52,13 +53,22 @@ export class Studio {
     }
   }
 
-  private async paint(scene: Scene, scale: number): Promise<Canvas> {
+  private async paint(scene: Scene, scale: number): Promise<ImageData> {
     const bitmaps = new Map<PictureItem, Bitmap<Canvas>>();
     for (const item of scenePictures(scene)) bitmaps.set(item, await this.rendition(item, scale));
-    const canvas = createCanvas(Math.round(scene.width * scale), Math.round(scene.height * scale));
     const materials = { path: this.path, picture: (item: PictureItem) => bitmaps.get(item) };
-    paint<Path2D, Canvas>(canvas.getContext("2d") as never, scene, materials, scale);
-    return canvas;
+    const [width, height] = [Math.round(scene.width * scale), Math.round(scene.height * scale)];
+    // From here to the return nothing waits: the canvas is shared with the next task.
+    const context = this.canvas(width, height).getContext("2d");
+    paint<Path2D, Canvas>(context as never, scene, materials, scale);
+    return context.getImageData(0, 0, width, height);
+  }
+
+  /** Batches paint one size after another, so the last canvas usually fits; a new one is slow to make. */
+  private canvas(width: number, height: number): Canvas {
+    const last = this.lastCanvas;
+    if (last?.width === width && last.height === height) return last;
+    return (this.lastCanvas = createCanvas(width, height));
   }
 
   private async load(piece: Piece, brand: Brand): Promise<void> {

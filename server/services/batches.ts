@@ -241,7 +241,7 @@ export class Batches {
         }
       }
     };
-    // Two for each thread, so that none waits for the next task to arrive.
+    // Twice what can be worked on, so that no thread waits for the next task to arrive.
     await Promise.all(Array.from({ length: 2 * this.around.pool.size }, worker));
     if (run.abort.signal.aborted) return;
     await this.setState(row.id, failed === jobs.length && failed > 0 ? "failed" : "done");

@@ -1,23 +1,58 @@
 import { transfer, wrap, type Remote } from "comlink";
 import { toRaw } from "vue";
+import type { PictureFile } from "../../core/files";
 import type { Painter, ShowRequest, Shown } from "./protocol";
 
-let remote: Remote<Painter> | undefined;
+/** Sizes are made beside each other, one worker for each core that the page may use. */
+const MOST_WORKERS = 3;
+const workers: Remote<Painter>[] = [];
 
-function painter(): Remote<Painter> {
-  remote ??= wrap<Painter>(new Worker(new URL("./worker.ts", import.meta.url), { type: "module" }));
-  return remote;
+function painters(): readonly Remote<Painter>[] {
+  const wanted = Math.min(MOST_WORKERS, Math.max(1, navigator.hardwareConcurrency));
+  while (workers.length < wanted) {
+    const worker = new Worker(new URL("./worker.ts", import.meta.url), { type: "module" });
+    workers.push(wrap<Painter>(worker));
+  }
+  return workers;
 }
 
-let canvases = 0;
-export const newTileKey = (): string => `tile-${++canvases}`;
+let tiles = 0;
+export const newTileKey = (): string => `tile-${++tiles}`;
+
+/** A canvas belongs to the worker that it was handed to, so each tile keeps its worker. */
+const owners = new Map<string, number>();
+let next = 0;
 
 export function attachCanvas(key: string, canvas: HTMLCanvasElement): void {
+  const owner = next++ % painters().length;
+  owners.set(key, owner);
   const offscreen = canvas.transferControlToOffscreen();
-  void painter().attach(key, transfer(offscreen, [offscreen]));
+  void painters()[owner]!.attach(key, transfer(offscreen, [offscreen]));
 }
 
-export const detachCanvas = (key: string): void => void painter().detach(key);
+export function detachCanvas(key: string): void {
+  void painters()[owners.get(key) ?? 0]!.detach(key);
+  owners.delete(key);
+}
+
+let known: readonly PictureFile[] = [];
+
+/** Tells the workers of the pictures, if these are others than before. */
+export function knowPictures(pictures: readonly PictureFile[]): void {
+  if (pictures === known) return;
+  known = pictures;
+  for (const painter of painters()) void painter.know(plain([...pictures]));
+}
+
+async function show(request: ShowRequest): Promise<Shown[]> {
+  const shares = painters().map((painter, owner) => {
+    const own = request.tiles.filter(
+      (tile, index) => (owners.get(tile.key) ?? index % painters().length) === owner,
+    );
+    return own.length > 0 ? painter.show({ ...request, tiles: own }) : [];
+  });
+  return (await Promise.all(shares)).flat();
+}
 
 /** Requests of one group are never queued: while one is painted, only the newest of the others waits. */
 export class ShowQueue {
@@ -37,7 +72,7 @@ export class ShowQueue {
       const request = this.next;
       this.next = undefined;
       try {
-        this.onShown(await painter().show(plain(request)), request);
+        this.onShown(await show(plain(request)), request);
       } catch (error) {
         console.error("A size could not be painted.", error);
       }
@@ -47,11 +82,9 @@ export class ShowQueue {
 }
 
 /** Workers take plain data only; Vue's proxies are taken off first. */
-const plain = (request: ShowRequest): ShowRequest => structuredClone(deepRaw(request));
-
-function deepRaw<T>(value: T): T {
+function plain<T>(value: T): T {
   const raw = toRaw(value);
-  if (Array.isArray(raw)) return raw.map(deepRaw) as T;
+  if (Array.isArray(raw)) return raw.map(plain) as T;
   if (raw === null || typeof raw !== "object") return raw;
-  return Object.fromEntries(Object.entries(raw).map(([key, part]) => [key, deepRaw(part)])) as T;
+  return Object.fromEntries(Object.entries(raw).map(([key, part]) => [key, plain(part)])) as T;
 }

@@ -14,7 +14,6 @@ export interface Tile {
 export interface ShowRequest {
   piece: Piece;
   brand: Brand;
-  pictures: PictureFile[];
   tiles: Tile[];
 }
 
@@ -27,6 +26,8 @@ export interface Shown {
 export interface Painter {
   attach(key: string, canvas: OffscreenCanvas): void;
   detach(key: string): void;
+  /** What is known of the stored pictures; sent when it changes, not with each key. */
+  know(pictures: PictureFile[]): void;
   /** Makes and paints; answers when every tile is painted with what is loaded. */
   show(request: ShowRequest): Promise<Shown[]>;
 }

@@ -1,5 +1,5 @@
 import { brandFonts, type Brand } from "../../core/brand";
-import { makeScene } from "../../core/engine";
+import { makeScenes } from "../../core/engine";
 import type { FileId, PictureFile } from "../../core/files";
 import { paint, pathCache } from "../../core/paint";
 import { reportOf } from "../../core/preflight";
@@ -29,16 +29,21 @@ export class BrowserStudio {
     this.scenes.delete(key);
   }
 
-  async show({ piece, brand, pictures, tiles }: ShowRequest): Promise<Shown[]> {
+  know(pictures: PictureFile[]): void {
     for (const picture of pictures) this.pictures.set(picture.id, picture);
+  }
+
+  async show({ piece, brand, tiles }: ShowRequest): Promise<Shown[]> {
     await Promise.all(brandFonts(brand).map((id) => this.font(id)));
     const same = this.known(brand);
     const sources = {
       typesetter: this.typesetter,
       pictures: (id: FileId) => this.pictures.get(id),
     };
-    return tiles.map((tile) => {
-      const { layout, scene } = makeScene(piece, same, tile.placement, sources);
+    const placements = tiles.map((tile) => tile.placement);
+    const made = makeScenes(piece, same, placements, sources);
+    return tiles.map((tile, index) => {
+      const { layout, scene } = made[index]!;
       if (this.canvases.has(tile.key)) {
         this.scenes.set(tile.key, { scene, tile });
         this.paint(scene, tile);

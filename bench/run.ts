@@ -1,0 +1,22 @@
+import { launch, Program } from "../tests/support/browser";
+import { benchBatch } from "./batch";
+import { benchKeystroke } from "./keystroke";
+
+const benches = { keystroke: benchKeystroke, batch: benchBatch };
+const wanted = process.argv.slice(2);
+const unknown = wanted.find((name) => !(name in benches));
+if (unknown !== undefined) {
+  console.error(`There is no bench “${unknown}”. Choose from ${Object.keys(benches).join(", ")}.`);
+  process.exit(1);
+}
+
+const program = await Program.create();
+const browser = await launch();
+try {
+  for (const [name, bench] of Object.entries(benches)) {
+    if (wanted.length === 0 || wanted.includes(name)) await bench(program, browser);
+  }
+} finally {
+  await browser.close();
+  await program.close();
+}
