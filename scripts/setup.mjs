@@ -59,3 +59,13 @@ function hashOf(paths) {
   for (const path of paths) hash.update(path.slice(root.length)).update(readFileSync(path));
   return hash.digest("hex");
 }
+
+/**
+ * For the server's process: keeps the memory of one picture for the next (glibc; ignored elsewhere).
+ * A batch asks for the same few megabytes again and again, and getting them anew costs as much as painting.
+ */
+export const serverEnvironment = {
+  MALLOC_MMAP_THRESHOLD_: String(32 * 1024 * 1024),
+  MALLOC_TRIM_THRESHOLD_: String(1024 * 1024 * 1024),
+  MALLOC_TOP_PAD_: String(64 * 1024 * 1024),
+};

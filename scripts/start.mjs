@@ -2,7 +2,7 @@
 import { spawn } from "node:child_process";
 import { join, resolve } from "node:path";
 import { parseArgs } from "node:util";
-import { checkNode, ensureBuilt, ensureInstalled, root } from "./setup.mjs";
+import { checkNode, ensureBuilt, ensureInstalled, root, serverEnvironment } from "./setup.mjs";
 
 checkNode();
 const { port, data } = readArguments();

@@ -41,8 +41,7 @@ export class Studio {
   /** The scene as an encoded image, `scale` pixels for each of its pixels. */
   async encode(scene: Scene, format: ImageFormat, scale: number): Promise<Buffer> {
     const { data, width, height } = await this.paint(scene, scale);
-    const pixels = Buffer.from(data.buffer, data.byteOffset, data.byteLength);
-    const image = sharp(pixels, { raw: { width, height, channels: 4 } }).removeAlpha();
+    const image = sharp(data, { raw: { width, height, channels: 4 } }).removeAlpha();
     switch (format) {
       case "png":
         return image.png({ compressionLevel: 3, adaptiveFiltering: true }).toBuffer();
@@ -53,15 +52,19 @@ export class Studio {
     }
   }
 
-  private async paint(scene: Scene, scale: number): Promise<ImageData> {
+  /** RGBA; the ground covers everything, so nothing is see-through. */
+  private async paint(
+    scene: Scene,
+    scale: number,
+  ): Promise<{ data: Buffer; width: number; height: number }> {
     const bitmaps = new Map<PictureItem, Bitmap<Canvas>>();
     for (const item of scenePictures(scene)) bitmaps.set(item, await this.rendition(item, scale));
     const materials = { path: this.path, picture: (item: PictureItem) => bitmaps.get(item) };
     const [width, height] = [Math.round(scene.width * scale), Math.round(scene.height * scale)];
     // From here to the return nothing waits: the canvas is shared with the next task.
-    const context = this.canvas(width, height).getContext("2d");
-    paint<Path2D, Canvas>(context as never, scene, materials, scale);
-    return context.getImageData(0, 0, width, height);
+    const canvas = this.canvas(width, height);
+    paint<Path2D, Canvas>(canvas.getContext("2d") as never, scene, materials, scale);
+    return { data: canvas.data(), width, height };
   }
 
   /** Batches paint one size after another, so the last canvas usually fits; a new one is slow to make. */

@@ -18,6 +18,7 @@ import { problem } from "../../core/problem";
 import { exists } from "../files/blobs";
 import { recoverOutput } from "../render/recover";
 import type { RenderResult } from "../render/task";
+import { Grouped } from "../store/grouped";
 import { batches, outputs } from "../store/tables";
 import type { Library } from "./library";
 import type { Pieces } from "./pieces";
@@ -26,9 +27,17 @@ import type { Surroundings } from "./services";
 type BatchRow = typeof batches.$inferSelect;
 type Job = { variation: number; placement: string };
 
+/** Finished files are written down together, this often (milliseconds). */
+const WRITE_EVERY = 40;
+
 /** Makes a piece in many variations. What is running goes on after a restart. */
 export class Batches {
   private readonly running = new Map<string, Run>();
+  private readonly finishedFiles = new Grouped<typeof outputs.$inferInsert>(
+    (rows) =>
+      this.around.store.write((tx) => tx.insert(outputs).values(rows).onConflictDoNothing()),
+    WRITE_EVERY,
+  );
 
   constructor(
     private readonly around: Surroundings,
@@ -79,7 +88,7 @@ export class Batches {
   async resume(): Promise<void> {
     const { read } = this.around.store;
     const rows = await read.select().from(batches).where(eq(batches.state, "running"));
-    for (const row of rows) this.run(row);
+    for (const row of rows) this.run(row, true);
   }
 
   async get(id: string): Promise<BatchAnswer> {
@@ -214,8 +223,8 @@ export class Batches {
     };
   }
 
-  private run(row: BatchRow): void {
-    const run = new Run(this.around.now);
+  private run(row: BatchRow, again = false): void {
+    const run = new Run(this.around.now, again);
     this.running.set(row.id, run);
     run.ended = this.make(row, run)
       .catch((error: unknown) => this.fail(row.id, error))
@@ -232,7 +241,8 @@ export class Batches {
       while (next < jobs.length && !run.abort.signal.aborted) {
         const job = jobs[next++]!;
         try {
-          await this.keep(row.id, job, await this.makeOne(row, job, run.abort.signal));
+          const result = await this.makeOne(row, job, run);
+          await this.finishedFiles.add({ batch: row.id, ...job, ...result });
           run.count++;
         } catch (error) {
           if (run.abort.signal.aborted) return;
@@ -241,29 +251,20 @@ export class Batches {
         }
       }
     };
-    // Twice what can be worked on, so that no thread waits for the next task to arrive.
-    await Promise.all(Array.from({ length: 2 * this.around.pool.size }, worker));
+    // More than can be worked on, so that no thread waits while finished files are written down.
+    await Promise.all(Array.from({ length: 3 * this.around.pool.size }, worker));
     if (run.abort.signal.aborted) return;
     await this.setState(row.id, failed === jobs.length && failed > 0 ? "failed" : "done");
   }
 
-  private async makeOne(row: BatchRow, job: Job, signal: AbortSignal): Promise<RenderResult> {
+  private async makeOne(row: BatchRow, job: Job, run: Run): Promise<RenderResult> {
     const path = this.outputPath(row, job.variation, job.placement);
     const { format, scale } = row.request;
     const piece = applyVariation(row.document, row.variations[job.variation]!);
     const task = { piece, brand: row.brand, placement: job.placement, format, scale, path };
     // A file that was finished before the program was killed is whole, only not yet written down.
-    const recovered = await recoverOutput(task, this.around.blobs);
-    return recovered ?? this.around.pool.run(task, signal);
-  }
-
-  private async keep(batch: string, job: Job, result: RenderResult): Promise<void> {
-    await this.around.store.write((tx) =>
-      tx
-        .insert(outputs)
-        .values({ batch, ...job, ...result })
-        .onConflictDoNothing(),
-    );
+    const recovered = run.again ? await recoverOutput(task, this.around.blobs) : undefined;
+    return recovered ?? this.around.pool.run(task, run.abort.signal);
   }
 
   private async setState(id: string, state: BatchRow["state"]): Promise<void> {
@@ -298,7 +299,11 @@ class Run {
   count = 0;
   private readonly started: number;
 
-  constructor(private readonly now: () => Date) {
+  constructor(
+    private readonly now: () => Date,
+    /** It goes on with what was begun before the program ended. */
+    readonly again: boolean,
+  ) {
     this.started = now().getTime();
   }
 

@@ -4,6 +4,7 @@ import { createServer } from "node:net";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { chromium, type Browser, type BrowserContext, type Page } from "playwright-core";
+import { serverEnvironment } from "../../scripts/setup.mjs";
 import { root } from "./demo";
 
 const QUIET = [
@@ -57,6 +58,7 @@ export class Program {
       {
         env: {
           ...process.env,
+          ...serverEnvironment,
           ZEST_ROOT: root,
           ZEST_DATA: this.folder,
           ZEST_PORT: String(this.port),

@@ -1,0 +1,1 @@
+export const serverEnvironment: Readonly<Record<string, string>>;
