@@ -119,12 +119,15 @@ function distance(a: Box, b: Box): number {
   return Math.hypot(dx, dy);
 }
 
-/** How far the spot's middle is from the ornament's middle line, across its short side, 0..1. */
+/**
+ * How far the spot's middle is from the ornament's, 0..1: across a band's short side, and along its
+ * long side too where the band is hardly longer than the badge.
+ */
 function offCentre(spot: Box, ornament: Box): number {
   const [a, b] = [centre(spot), centre(ornament)];
-  const across =
-    ornament.width >= ornament.height
-      ? Math.abs(a.y - b.y) / ornament.height
-      : Math.abs(a.x - b.x) / ornament.width;
-  return Math.min(1, across * 2);
+  const x = Math.abs(a.x - b.x) / ornament.width;
+  const y = Math.abs(a.y - b.y) / ornament.height;
+  const isBlock = Math.max(ornament.width, ornament.height) < 2.2 * spot.width;
+  const across = ornament.width >= ornament.height ? y : x;
+  return Math.min(1, 2 * (isBlock ? Math.max(x, y) : across));
 }

@@ -10,7 +10,7 @@ import type { Stage } from "./stage";
 import { logoOn } from "./words";
 
 /** The ground under a logo on a picture: no busier than this (spread of grey values, 0..1). Our own measure. */
-const CALM = 0.11;
+const CALM = 0.06;
 
 /** Crops the pictures, sets logo and badge. Undefined when the draft's promise of a calm place does not hold. */
 export function finish(stage: Stage, draft: Draft): Placed[] | undefined {

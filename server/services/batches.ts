@@ -1,3 +1,4 @@
+import { setMaxListeners } from "node:events";
 import { rm } from "node:fs/promises";
 import { join } from "node:path";
 import { and, asc, count, desc, eq, gte, lt } from "drizzle-orm";
@@ -305,6 +306,8 @@ class Run {
     readonly again: boolean,
   ) {
     this.started = now().getTime();
+    // Every task in flight listens.
+    setMaxListeners(0, this.abort.signal);
   }
 
   secondsLeft(files: number): number | undefined {
