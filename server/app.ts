@@ -13,6 +13,7 @@ import { addBatchRoutes } from "./routes/batches";
 import { addDeliveryRoutes } from "./routes/deliveries";
 import { addLibraryRoutes } from "./routes/library";
 import { addPieceRoutes } from "./routes/pieces";
+import { addSchemaRoutes } from "./routes/schemas";
 import { refuseStrangers } from "./routes/origin";
 import { serveWeb } from "./routes/web";
 import { Batches } from "./services/batches";
@@ -67,6 +68,7 @@ export async function makeApp(services: Services, web?: string): Promise<App> {
     addLibraryRoutes(routes, services);
     addBatchRoutes(routes, services);
     addDeliveryRoutes(routes, services);
+    addSchemaRoutes(routes);
     routes.get("/api/openapi.json", { schema: { hide: true } }, () => app.swagger());
   });
   if (web) await serveWeb(app, web);

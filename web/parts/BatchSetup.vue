@@ -172,9 +172,13 @@ input {
 }
 
 .make {
+  position: sticky;
+  bottom: -32px;
   display: grid;
   gap: 8px;
-  padding-top: 16px;
+  padding: 12px 0 32px;
+  margin-bottom: -32px;
   border-top: 1px solid var(--line);
+  background: var(--card);
 }
 </style>

@@ -84,6 +84,11 @@ async function make(): Promise<void> {
 
 const bytes = (value: number): string =>
   value > 1e6 ? `${(value / 1e6).toFixed(1)} MB` : `${Math.ceil(value / 1e3)} kB`;
+function factsOf({ state, made, files, bytes: size, created }: DeliveryAnswer): string {
+  if (state === "making") return `${made} of ${files} files made …`;
+  return [`${files} files`, ...(state === "ready" ? [bytes(size)] : []), time(created)].join(", ");
+}
+
 const time = (value: string): string =>
   new Date(value).toLocaleString(undefined, { dateStyle: "medium", timeStyle: "short" });
 </script>
@@ -152,23 +157,11 @@ const time = (value: string): string =>
           }}
         </button>
       </section>
-    </InLedger>
-    <section v-if="deliveries.length" aria-label="Deliveries">
-      <h3>Made so far</h3>
-      <ul>
-        <li v-for="delivery in deliveries" :key="delivery.id">
-          <span>{{ delivery.name }}</span>
-          <span class="quiet small">{{ time(delivery.created) }}</span>
-          <span class="number small">
-            {{
-              delivery.state === "making"
-                ? `${delivery.made} of ${delivery.files} files`
-                : `${delivery.files} files`
-            }}
-          </span>
-          <span class="number small quiet">{{
-            delivery.state === "ready" ? bytes(delivery.bytes) : ""
-          }}</span>
+      <section v-if="deliveries.length" class="made" aria-label="Deliveries">
+        <h3>Made so far</h3>
+        <div v-for="delivery in deliveries" :key="delivery.id" class="delivery">
+          <p class="file">{{ delivery.name }}</p>
+          <p class="quiet small number">{{ factsOf(delivery) }}</p>
           <a
             v-if="delivery.state === 'ready'"
             class="button"
@@ -177,13 +170,10 @@ const time = (value: string): string =>
           >
             <Download :size="16" aria-hidden="true" /> Download
           </a>
-          <span v-else-if="delivery.state === 'failed'" class="failed small">{{
-            delivery.message
-          }}</span>
-          <span v-else class="quiet small">Making …</span>
-        </li>
-      </ul>
-    </section>
+          <p v-else-if="delivery.state === 'failed'" class="failed small">{{ delivery.message }}</p>
+        </div>
+      </section>
+    </InLedger>
   </div>
 </template>
 
@@ -228,6 +218,7 @@ header {
   display: grid;
   grid-template-columns: auto 1fr;
   gap: 4px;
+  align-items: start;
 }
 
 input[type="checkbox"] {
@@ -279,19 +270,22 @@ fieldset + .form {
   resize: vertical;
 }
 
-ul {
-  padding: 0;
-  margin: 8px 0 0;
-  list-style: none;
+.made {
+  display: grid;
+  gap: 12px;
+  padding-top: 16px;
+  margin-top: 20px;
+  border-top: 1px solid var(--line);
 }
 
-li {
+.delivery {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) auto 96px 64px auto;
-  gap: 16px;
-  align-items: center;
-  min-height: 44px;
-  border-bottom: 1px solid var(--line);
+  gap: 4px;
+  justify-items: start;
+}
+
+.file {
+  overflow-wrap: anywhere;
 }
 
 .failed {

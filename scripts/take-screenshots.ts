@@ -1,0 +1,68 @@
+import { join } from "node:path";
+import type { Page } from "playwright-core";
+import { launch, Program, settled } from "../tests/support/browser";
+import { root } from "../tests/support/demo";
+
+const TABLE = `headline\tsupport
+Boats at rest\tHarbour photographs from 1868 to 1931
+Harbour light\tHow the first cameras saw the sea
+Still water\tForty glass negatives
+The quiet fleet\tHarbour photographs from 1868 to 1931
+Tied up and waiting\tWhat a harbour does in winter
+Low tide\tBoats and the people who mended them`;
+
+async function makeBatch(page: Page): Promise<void> {
+  await page.getByLabel("Paste a table").fill(TABLE);
+  await page.getByRole("button", { name: "Use this table" }).click();
+  await page.getByRole("button", { name: "Make them" }).click();
+  await page.getByText("18 of 18 files").waitFor();
+}
+
+const post = "/pieces/opening-announcement";
+const shots: { name: string; path: string; act?: (page: Page) => Promise<void>; dark?: boolean }[] =
+  [
+    { name: "crates", path: "/" },
+    { name: "message", path: `${post}/message` },
+    { name: "sizes", path: `${post}/sizes` },
+    {
+      name: "covered-areas",
+      path: "/pieces/late-opening/sizes",
+      act: (page) => page.keyboard.press("g"),
+    },
+    { name: "sizes-dark", path: "/pieces/float-before-lunch/sizes", dark: true },
+    { name: "look", path: "/pieces/float-before-lunch/look" },
+    { name: "batch", path: `${post}/batch`, act: makeBatch },
+    {
+      name: "preflight",
+      path: "/pieces/late-opening/preflight",
+      act: (page) => page.locator(".entry .button").first().click(),
+    },
+    {
+      name: "deliver",
+      path: `${post}/deliver`,
+      act: async (page) => {
+        await page.getByRole("button", { name: /Make a zip/ }).click();
+        await page.getByRole("link", { name: "Download" }).first().waitFor();
+      },
+    },
+    { name: "brand", path: "/brands/quillmere" },
+  ];
+
+const program = await Program.create();
+const browser = await launch();
+for (const { name, path, act, dark } of shots) {
+  const page = await browser.newPage({
+    viewport: { width: 1280, height: 800 },
+    colorScheme: dark ? "dark" : "light",
+  });
+  await page.goto(`${program.url}${path}`);
+  await page.waitForTimeout(800);
+  await settled(page);
+  await act?.(page);
+  await page.mouse.move(0, 0);
+  await settled(page);
+  await page.screenshot({ path: join(root, "docs/screenshots", `${name}.png`) });
+  await page.close();
+}
+await browser.close();
+await program.close();
