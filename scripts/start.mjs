@@ -17,6 +17,7 @@ const server = spawn(
     stdio: "inherit",
     env: {
       ...process.env,
+      ...serverEnvironment,
       ZEST_ROOT: root,
       ...(port ? { ZEST_PORT: String(port) } : {}),
       ...(data ? { ZEST_DATA: resolve(data) } : {}),

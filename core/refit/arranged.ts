@@ -48,7 +48,8 @@ function leavesHole({ node, text }: Placed, scale: number): boolean {
   );
 }
 
-function placeIn(
+/** A node inside a given box; `scale` is output pixels a lead pixel. Undefined when its words do not fit. */
+export function placeIn(
   stage: Stage,
   node: ResolvedNode,
   target: Box,

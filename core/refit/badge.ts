@@ -31,7 +31,7 @@ export function placeBadge(
   ornament: Box | undefined,
 ): Placed[] | undefined {
   const turn = badge.plate.turn;
-  const most = 0.86 * Math.min(stage.safe.height, stage.safe.width);
+  const most = 0.86 * Math.min(stage.badgeArea.height, stage.badgeArea.width);
   const obstacles = [
     ...others.map((item) => inset(item.box, -0.6 * stage.unit)),
     ...(focus ? [focus] : []),
@@ -41,7 +41,7 @@ export function placeBadge(
     const inside = lines === "all" ? badge.inside : badge.inside.slice(0, 1);
     const room = innerWords(stage, inside, diameter);
     if (!room) continue;
-    const spot = bestSpot(stage.safe, diameter, obstacles, ornament);
+    const spot = bestSpot(stage.badgeArea, diameter, obstacles, ornament);
     if (!spot) continue;
     const about = centre(spot);
     const words = room.place(about.x - room.width / 2, about.y - room.height / 2);

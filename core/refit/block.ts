@@ -88,8 +88,8 @@ export function ends(left: Block, right: Block, width: number, gap: number): Blo
 
 /** Side by side, the second standing at `at` with its baseline on the first one's. */
 export function sideBySide(left: Block, right: Block, at: number, topRight?: Block): Block {
-  const height = Math.max(left.height, right.height + left.height - left.baseline);
   const drop = Math.max(0, left.baseline - right.baseline);
+  const height = Math.max(left.height, drop + right.height);
   return {
     width: at + right.width,
     height,

@@ -7,10 +7,12 @@ import { Costing, NO_COST, total } from "./cost";
 import { finish } from "./finish";
 import type { CostTerms, Layout, LeftOut, Placed } from "./layout";
 import { droppable, readParts, without, type Parts } from "./parts";
+import { onPlainGround, withLocalPlaces } from "./settle";
 import { Stage } from "./stage";
 import { strip } from "./strip";
 
 const GENERATORS = [pictureAbove, pictureBetween, columns, strip, wordsAlone];
+
 /**
  * Lays a piece out for one placement: structure → candidates → cost → choice.
  * Deterministic; never throws for a piece that its schema accepts. What cannot be had at the
@@ -58,7 +60,7 @@ function best(stage: Stage): Choice {
     if (missing >= total(choice.cost)) break;
     choice = cheapest(stage, without(all, dropped), costing, missing, choice);
   }
-  return choice;
+  return { ...choice, placed: withLocalPlaces(stage, onPlainGround(stage, choice.placed)) };
 }
 
 function cheapest(

@@ -15,6 +15,8 @@ export class Stage {
   readonly safe: Box;
   /** Where headline and logo survive every crop. Text stands here too, so that edges stay shared. */
   readonly kept: Box;
+  /** Where a badge may stand. */
+  readonly badgeArea: Box;
   readonly floor: number;
   /** Geometric mean of the sides: how large the frame is, whatever its shape. */
   readonly extent: number;
@@ -30,6 +32,7 @@ export class Stage {
     this.safe = safeArea(placement);
     const kept = intersect(keptArea(placement, "headline"), keptArea(placement, "logo"));
     this.kept = area(kept) > 0 ? kept : this.safe;
+    this.badgeArea = intersect(keptArea(placement, "badge"), keptArea(placement, "price"));
     this.floor = legibilityFloor(placement);
     this.extent = Math.sqrt(area(this.frame));
     this.css = cssPerPixel(placement);

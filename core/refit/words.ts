@@ -181,7 +181,13 @@ export const twoColumns: WordLayout = (room) => {
     if (column > MOST_SIDE_SHARE * width) continue;
     const side = sideColumn({ ...room, width: column });
     if (!side) continue;
-    const left = head({ ...room, width: width - side.column.width - gutter });
+    // Both stand on one baseline, so what hangs below it on the right needs room on the left too.
+    const hanging = side.column.height - side.column.baseline;
+    const left = head({
+      ...room,
+      width: width - side.column.width - gutter,
+      height: room.height - hanging,
+    });
     if (!left) continue;
     const used = side.column.height + (side.logo ? side.logo.height + 1.5 * size : 0);
     if (used > left.baseline) continue;

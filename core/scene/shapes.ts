@@ -24,6 +24,8 @@ export function ellipse(b: Box): string {
 
 /** A cubic that follows a half wave (a half period of a sine) closely: handles at 0.3642 of its length. */
 const SINE_HANDLE = 0.3642;
+/** How far beyond the crest the handles lie, so that the curve itself just reaches it. */
+const SINE_PEAK = 4 / 3;
 
 /**
  * Rows of waves over a box, one open path; lengths are shares of `extent`, the frame's geometric mean.
@@ -31,7 +33,7 @@ const SINE_HANDLE = 0.3642;
  */
 export function waves(b: Box, extent: number): { d: string; strokeWidth: number } {
   const half = 0.086 * extent;
-  const amplitude = 0.022 * extent;
+  const amplitude = 0.024 * extent;
   const spacing = 0.056 * extent;
   const strokeWidth = 0.0135 * extent;
   const rows: string[] = [];
@@ -41,7 +43,7 @@ export function waves(b: Box, extent: number): { d: string; strokeWidth: number 
     let row = `M${n(start)} ${n(y)}`;
     let sign = Math.round(start / half) % 2 === 0 ? -1 : 1;
     for (let x = start; x < right(b); x += half, sign = -sign) {
-      const peak = y + sign * amplitude * 1.47;
+      const peak = y + sign * amplitude * SINE_PEAK;
       row += `C${n(x + half * SINE_HANDLE)} ${n(peak)} ${n(x + half * (1 - SINE_HANDLE))} ${n(peak)} ${n(x + half)} ${n(y)}`;
     }
     rows.push(row);

@@ -1,0 +1,153 @@
+import { join } from "node:path";
+import { expect } from "chai";
+import sharp from "sharp";
+import { demoBrand, demoFolder, demoPiece, demoPieces } from "../../tests/support/demo";
+import { FolderFiles } from "../files/folders";
+import { inspectPicture } from "./inspect";
+import { render } from "./rendition";
+import { Studio } from "./studio";
+
+const none = { kind: "none" } as const;
+const plain = (width: number, height: number, background: string) =>
+  sharp({ create: { width, height, channels: 3, background } });
+
+/** Left half red, right half blue. */
+const halves = async () =>
+  plain(40, 20, "#ff0000")
+    .composite([{ input: await plain(20, 20, "#0000ff").png().toBuffer(), left: 20, top: 0 }])
+    .png()
+    .toBuffer();
+
+describe("pictures", () => {
+  it("are told by their size as they are seen, turned by their EXIF orientation", async () => {
+    const turned = await plain(30, 10, "#123456")
+      .jpeg()
+      .withMetadata({ orientation: 6 })
+      .toBuffer();
+    const { width, height, mime, vector } = await inspectPicture(turned, "a.jpg");
+    expect({ width, height, mime, vector }).to.deep.equal({
+      width: 10,
+      height: 30,
+      mime: "image/jpeg",
+      vector: false,
+    });
+  });
+
+  it("are cropped and scaled exactly", async () => {
+    const bytes = await halves();
+    const crop = { x: 20, y: 0, width: 20, height: 20 };
+    const { data, width, height } = await render(bytes, {
+      crop,
+      width: 8,
+      height: 8,
+      vector: false,
+      treatment: none,
+    });
+    expect({ width, height }).to.deep.equal({ width: 8, height: 8 });
+    for (let i = 0; i < data.length; i += 4) {
+      expect([...data.slice(i, i + 4)]).to.deep.equal([0, 0, 255, 255]);
+    }
+  });
+
+  it("keep what is see-through", async () => {
+    const clear = { r: 0, g: 0, b: 0, alpha: 0 };
+    const image = sharp({ create: { width: 4, height: 4, channels: 4, background: clear } });
+    const request = {
+      crop: { x: 0, y: 0, width: 4, height: 4 },
+      width: 4,
+      height: 4,
+      vector: false,
+      treatment: none,
+    };
+    const { data } = await render(await image.png().toBuffer(), request);
+    expect(data[3]).to.equal(0);
+  });
+
+  it("that are vectors are drawn at the size that is needed, with sharp edges", async () => {
+    const svg = Buffer.from(
+      '<svg xmlns="http://www.w3.org/2000/svg" width="10" height="10"><rect width="5" height="10"/></svg>',
+    );
+    const crop = { x: 0, y: 0, width: 10, height: 10 };
+    const { data, width } = await render(svg, {
+      crop,
+      width: 400,
+      height: 400,
+      vector: true,
+      treatment: none,
+    });
+    const row = Array.from({ length: width }, (_, x) => data[(200 * width + x) * 4 + 3]!);
+    const soft = row.filter((alpha) => alpha > 10 && alpha < 245);
+    expect(soft.length).to.be.at.most(2);
+  });
+});
+
+describe("the studio", () => {
+  const studio = new Studio(new FolderFiles([demoFolder]));
+
+  it("encodes at any scale in each format", async () => {
+    const piece = demoPiece("saltlight", "float-before-lunch");
+    const { scene } = await studio.make(piece, demoBrand("saltlight"), "ad-medium-rectangle");
+    for (const format of ["png", "jpeg", "webp"] as const) {
+      for (const scale of [1, 2]) {
+        const image = await studio.encode(scene, format, scale);
+        const { width, height, format: found, hasAlpha } = await sharp(image).metadata();
+        expect({ width, height, found, hasAlpha }).to.deep.equal({
+          width: 300 * scale,
+          height: 250 * scale,
+          found: format,
+          hasAlpha: false,
+        });
+      }
+    }
+  });
+
+  it("gives the same bytes in two runs", async () => {
+    const other = new Studio(new FolderFiles([demoFolder]));
+    for (const { piece, brand } of demoPieces()) {
+      const [a, b] = await Promise.all(
+        [studio, other].map(async (one) => {
+          const { scene } = await one.make(piece, brand, "story");
+          return one.encode(scene, "png", 0.5);
+        }),
+      );
+      expect(a!.equals(b!), piece.id).to.equal(true);
+    }
+  });
+
+  it("paints the brand's colours exactly", async () => {
+    const brand = demoBrand("quillmere");
+    const { scene } = await studio.make(
+      demoPiece("quillmere", "opening-announcement"),
+      brand,
+      "story",
+    );
+    const image = sharp(await studio.encode(scene, "png", 1));
+    const corner = await image
+      .extract({ left: 4, top: 1900, width: 1, height: 1 })
+      .raw()
+      .toBuffer();
+    expect([...corner.subarray(0, 3)]).to.deep.equal([0x12, 0x3a, 0x3f]);
+  });
+
+  it("makes two pictures of one size at once without mixing them", async () => {
+    const piece = demoPiece("quillmere", "opening-announcement");
+    const brand = demoBrand("quillmere");
+    const scenes = await Promise.all(
+      ["One", "Another"].map(async (text) => {
+        const message = { ...piece.message, headline: { text } };
+        return (await studio.make({ ...piece, message }, brand, "photo-feed-square")).scene;
+      }),
+    );
+    const alone: Buffer[] = [];
+    for (const scene of scenes) alone.push(await studio.encode(scene, "png", 0.3));
+    const together = await Promise.all(scenes.map((scene) => studio.encode(scene, "png", 0.3)));
+    together.forEach((image, index) => expect(image.equals(alone[index]!)).to.equal(true));
+    expect(alone[0]!.equals(alone[1]!)).to.equal(false);
+  });
+
+  it("says which file is not there", async () => {
+    const lost = new Studio(new FolderFiles([join(demoFolder, "saltlight")]));
+    const made = lost.make(demoPiece("quillmere", "late-opening"), demoBrand("quillmere"), "story");
+    expect(await made.catch((error: Error) => error.message)).to.contain("which is not there");
+  });
+});

@@ -1,0 +1,85 @@
+import { mkdtemp, rm } from "node:fs/promises";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { expect } from "chai";
+import { root } from "../../tests/support/demo";
+import { Store } from "./database";
+import { Grouped } from "./grouped";
+import { crates, settings } from "./tables";
+
+describe("the store", () => {
+  let folder: string;
+  let store: Store;
+  const open = () =>
+    Store.open(`file:${join(folder, "zest.db")}`, join(root, "server/store/migrations"));
+  const count = async () => (await store.read.select().from(settings)).length;
+
+  beforeEach(async () => {
+    folder = await mkdtemp(join(tmpdir(), "zest-store-"));
+    store = await open();
+  });
+  afterEach(async () => {
+    await store.close();
+    await rm(folder, { recursive: true, force: true });
+  });
+
+  it("takes many writes at once, one after another", async () => {
+    const order: number[] = [];
+    await Promise.all(
+      Array.from({ length: 50 }, (_, i) =>
+        store.write(async (tx) => {
+          await tx.insert(settings).values({ key: `k${i}`, value: "v" });
+          order.push(i);
+        }),
+      ),
+    );
+    expect(order).to.deep.equal(Array.from({ length: 50 }, (_, i) => i));
+    expect(await count()).to.equal(50);
+  });
+
+  it("takes a failed write back whole, and goes on with the next", async () => {
+    const failed = store.write(async (tx) => {
+      await tx.insert(settings).values({ key: "half", value: "v" });
+      throw new Error("stop");
+    });
+    const next = store.write((tx) => tx.insert(settings).values({ key: "next", value: "v" }));
+    expect(await failed.catch((error: Error) => error.message)).to.equal("stop");
+    await next;
+    expect((await store.read.select().from(settings)).map((row) => row.key)).to.deep.equal([
+      "next",
+    ]);
+  });
+
+  it("refuses what refers to nothing", async () => {
+    const orphan = { id: "c", name: "Crate", brand: "none", created: "now" };
+    const failed = await store
+      .write((tx) => tx.insert(crates).values(orphan))
+      .catch(() => "refused");
+    expect(failed).to.equal("refused");
+  });
+
+  it("finds again what it was given", async () => {
+    await store.write((tx) => tx.insert(settings).values({ key: "k", value: "v" }));
+    await store.close();
+    store = await open();
+    expect(await count()).to.equal(1);
+  });
+});
+
+describe("grouped writes", () => {
+  it("write together what comes together, and tell each when it is written", async () => {
+    const written: number[][] = [];
+    const grouped = new Grouped<number>(async (items) => written.push(items), 5);
+    await Promise.all([grouped.add(1), grouped.add(2)]);
+    await grouped.add(3);
+    expect(written).to.deep.equal([[1, 2], [3]]);
+  });
+
+  it("tell each when the write failed", async () => {
+    const grouped = new Grouped<number>(() => Promise.reject(new Error("full")), 1);
+    const told = await Promise.all(
+      [1, 2].map((n) => grouped.add(n).catch((e: Error) => e.message)),
+    );
+    expect(told).to.deep.equal(["full", "full"]);
+  });
+});
