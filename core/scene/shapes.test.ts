@@ -27,7 +27,7 @@ describe("shapes", () => {
     expect(areaOf(rectangle(box, 999))).to.be.closeTo(60 * 60 + Math.PI * 30 ** 2, 20);
   });
 
-  it("draw waves like a sine, within three hundredths of their height", () => {
+  it("draw waves like a sine, within a fiftieth of their height", () => {
     const { d } = waves({ x: 0, y: 0, width: 400, height: 60 }, 1000);
     const numbers = d.match(/-?[\d.]+/g)!.map(Number);
     const [x0, y0, c1x, c1y, c2x, c2y, x1, y1] = numbers as [
@@ -48,7 +48,7 @@ describe("shapes", () => {
       const x = bezier(x0, c1x, c2x, x1);
       const y = bezier(y0, c1y, c2y, y1);
       const sine = y0 - Math.sin((Math.PI * (x - x0)) / (x1 - x0)) * amplitude;
-      expect(Math.abs(y - sine)).to.be.below(0.03 * amplitude);
+      expect(Math.abs(y - sine)).to.be.below(0.02 * amplitude);
     }
   });
 

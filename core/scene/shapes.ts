@@ -22,8 +22,11 @@ export function ellipse(b: Box): string {
   return `M${n(b.x)} ${y}A${rx} ${ry} 0 1 1 ${n(right(b))} ${y}A${rx} ${ry} 0 1 1 ${n(b.x)} ${y}Z`;
 }
 
-/** A cubic that follows a half wave (a half period of a sine) closely: handles at 0.3642 of its length. */
-const SINE_HANDLE = 0.3642;
+/**
+ * A cubic that follows half a period of a sine: with its handles this far along, and `SINE_PEAK` crests
+ * out, it has the sine's crest and the sine's slope (π crests a half period) at its ends.
+ */
+const SINE_HANDLE = 4 / (3 * Math.PI);
 /** How far beyond the crest the handles lie, so that the curve itself just reaches it. */
 const SINE_PEAK = 4 / 3;
 
