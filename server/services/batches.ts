@@ -1,10 +1,8 @@
-import { setMaxListeners } from "node:events";
 import { rm } from "node:fs/promises";
 import { join } from "node:path";
 import { and, asc, count, desc, eq, gte, lt } from "drizzle-orm";
 import type { BatchAnswer, BatchPlan, BatchRequest, VariationAnswer } from "../../core/api";
 import {
-  applyVariation,
   BATCH_LIMITS,
   combine,
   countVariations,
@@ -17,34 +15,23 @@ import type { Piece } from "../../core/piece";
 import { placementById } from "../../core/placements";
 import { problem } from "../../core/problem";
 import { exists } from "../files/blobs";
-import { recoverOutput } from "../render/recover";
-import type { RenderResult } from "../render/task";
-import { Grouped } from "../store/grouped";
 import { batches, outputs } from "../store/tables";
+import { BatchRunner, outputPath, type BatchRow } from "./batch-runner";
 import type { Library } from "./library";
 import type { Pieces } from "./pieces";
 import type { Surroundings } from "./services";
 
-type BatchRow = typeof batches.$inferSelect;
-type Job = { variation: number; placement: string };
-
-/** Finished files are written down together, this often (milliseconds). */
-const WRITE_EVERY = 40;
-
 /** Makes a piece in many variations. What is running goes on after a restart. */
 export class Batches {
-  private readonly running = new Map<string, Run>();
-  private readonly finishedFiles = new Grouped<typeof outputs.$inferInsert>(
-    (rows) =>
-      this.around.store.write((tx) => tx.insert(outputs).values(rows).onConflictDoNothing()),
-    WRITE_EVERY,
-  );
+  private readonly runner: BatchRunner;
 
   constructor(
     private readonly around: Surroundings,
     private readonly pieces: Pieces,
     private readonly library: Library,
-  ) {}
+  ) {
+    this.runner = new BatchRunner(around);
+  }
 
   /** What a request would make, before anything is made. */
   async plan(pieceId: string, request: BatchRequest): Promise<BatchPlan> {
@@ -81,7 +68,7 @@ export class Batches {
       created: this.around.now().toISOString(),
     };
     await this.around.store.write((tx) => tx.insert(batches).values(row));
-    this.run(await this.row(row.id));
+    this.runner.run(await this.row(row.id));
     return this.get(row.id);
   }
 
@@ -89,7 +76,7 @@ export class Batches {
   async resume(): Promise<void> {
     const { read } = this.around.store;
     const rows = await read.select().from(batches).where(eq(batches.state, "running"));
-    for (const row of rows) this.run(row, true);
+    for (const row of rows) this.runner.run(row, true);
   }
 
   async get(id: string): Promise<BatchAnswer> {
@@ -109,9 +96,10 @@ export class Batches {
   async cancel(id: string): Promise<BatchAnswer> {
     const row = await this.row(id);
     if (row.state === "running") {
-      await this.setState(id, "cancelled");
-      this.running.get(id)?.abort.abort();
-      await this.running.get(id)?.ended;
+      await this.around.store.write((tx) =>
+        tx.update(batches).set({ state: "cancelled" }).where(eq(batches.id, id)),
+      );
+      await this.runner.stop(id);
     }
     return this.get(id);
   }
@@ -157,8 +145,7 @@ export class Batches {
   }
 
   outputPath(row: Pick<BatchRow, "id" | "request">, variation: number, placement: string): string {
-    const name = `${variation}-${placement}.${row.request.format}`;
-    return join(this.around.folder, "batches", row.id, name);
+    return outputPath(this.around.folder, row, variation, placement);
   }
 
   async outputFile(id: string, variation: number, placement: string): Promise<string> {
@@ -178,10 +165,8 @@ export class Batches {
   }
 
   /** Waits until nothing is being made any more, without giving batches up: they go on at the next start. */
-  async pause(): Promise<void> {
-    const runs = [...this.running.values()];
-    for (const run of runs) run.abort.abort();
-    await Promise.all(runs.map((run) => run.ended));
+  pause(): Promise<void> {
+    return this.runner.stopAll();
   }
 
   private async combining(piece: Piece, request: BatchRequest): Promise<Combining> {
@@ -204,8 +189,7 @@ export class Batches {
       .where(eq(outputs.batch, row.id));
     const files = row.variations.length * row.request.placements.length;
     const made = counted?.made ?? 0;
-    const secondsLeft =
-      row.state === "running" && this.running.get(row.id)?.secondsLeft(files - made);
+    const secondsLeft = this.runner.secondsLeft(row.id, files - made);
     return {
       id: row.id,
       piece: row.piece,
@@ -223,104 +207,7 @@ export class Batches {
       ...(row.message ? { message: row.message } : {}),
     };
   }
-
-  private run(row: BatchRow, again = false): void {
-    const run = new Run(this.around.now, again);
-    this.running.set(row.id, run);
-    run.ended = this.make(row, run)
-      .catch((error: unknown) => this.fail(row.id, error))
-      .finally(() => this.running.delete(row.id));
-  }
-
-  private async make(row: BatchRow, run: Run): Promise<void> {
-    const { made } = await this.finished(row.id);
-    const done = new Set(made.map((output) => `${output.variation}-${output.placement}`));
-    const jobs = jobsOf(row).filter((job) => !done.has(`${job.variation}-${job.placement}`));
-    let failed = 0;
-    let next = 0;
-    const worker = async () => {
-      while (next < jobs.length && !run.abort.signal.aborted) {
-        const job = jobs[next++]!;
-        try {
-          const result = await this.makeOne(row, job, run);
-          await this.finishedFiles.add({ batch: row.id, ...job, ...result });
-          run.count++;
-        } catch (error) {
-          if (run.abort.signal.aborted) return;
-          failed++;
-          await this.noteFailure(row.id, error);
-        }
-      }
-    };
-    // More than can be worked on, so that no thread waits while finished files are written down.
-    await Promise.all(Array.from({ length: 3 * this.around.pool.size }, worker));
-    if (run.abort.signal.aborted) return;
-    await this.setState(row.id, failed === jobs.length && failed > 0 ? "failed" : "done");
-  }
-
-  private async makeOne(row: BatchRow, job: Job, run: Run): Promise<RenderResult> {
-    const path = this.outputPath(row, job.variation, job.placement);
-    const { format, scale } = row.request;
-    const piece = applyVariation(row.document, row.variations[job.variation]!);
-    const task = { piece, brand: row.brand, placement: job.placement, format, scale, path };
-    // A file that was finished before the program was killed is whole, only not yet written down.
-    const recovered = run.again ? await recoverOutput(task, this.around.blobs) : undefined;
-    return recovered ?? this.around.pool.run(task, run.abort.signal);
-  }
-
-  private async setState(id: string, state: BatchRow["state"]): Promise<void> {
-    await this.around.store.write((tx) =>
-      tx.update(batches).set({ state }).where(eq(batches.id, id)),
-    );
-  }
-
-  private async noteFailure(id: string, error: unknown): Promise<void> {
-    const message = error instanceof Error ? error.message : String(error);
-    await this.around.store.write(async (tx) => {
-      const [row] = await tx.select().from(batches).where(eq(batches.id, id));
-      await tx
-        .update(batches)
-        .set({ failed: (row?.failed ?? 0) + 1, message })
-        .where(eq(batches.id, id));
-    });
-  }
-
-  private async fail(id: string, error: unknown): Promise<void> {
-    const message = error instanceof Error ? error.message : String(error);
-    await this.around.store
-      .write((tx) => tx.update(batches).set({ state: "failed", message }).where(eq(batches.id, id)))
-      .catch(() => undefined);
-  }
 }
-
-/** One batch at work: its pace, and the way to stop it. */
-class Run {
-  readonly abort = new AbortController();
-  ended: Promise<void> = Promise.resolve();
-  count = 0;
-  private readonly started: number;
-
-  constructor(
-    private readonly now: () => Date,
-    /** It goes on with what was begun before the program ended. */
-    readonly again: boolean,
-  ) {
-    this.started = now().getTime();
-    // Every task in flight listens.
-    setMaxListeners(0, this.abort.signal);
-  }
-
-  secondsLeft(files: number): number | undefined {
-    if (this.count === 0) return undefined;
-    const pace = (this.now().getTime() - this.started) / this.count;
-    return Math.ceil((files * pace) / 1000);
-  }
-}
-
-const jobsOf = (row: BatchRow): Job[] =>
-  row.variations.flatMap((_, variation) =>
-    row.request.placements.map((placement) => ({ variation, placement })),
-  );
 
 const textsOf = (variation: Variation): Record<string, string> =>
   Object.fromEntries(

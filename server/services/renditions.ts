@@ -1,13 +1,16 @@
+import { readFile } from "node:fs/promises";
+import { join } from "node:path";
 import sharp from "sharp";
 import type { Treatment } from "../../core/brand";
 import type { PictureFile } from "../../core/files";
 import { treatmentKey } from "../../core/picture";
+import { writeWhole } from "../files/blobs";
 import { render } from "../render/rendition";
 import type { Surroundings } from "./services";
 
 const MOST_KEPT = 80;
 
-/** Whole pictures, treated and scaled to a width, for screens. The same picture is made once. */
+/** Whole pictures, treated and scaled to a width, for screens. Each is made once and kept on disk by content. */
 export class Renditions {
   private readonly kept = new Map<string, Promise<Buffer>>();
 
@@ -29,6 +32,16 @@ export class Renditions {
   }
 
   private async make(picture: PictureFile, width: number, treatment: Treatment): Promise<Buffer> {
+    const name = `${picture.id}-${width}-${treatmentKey(treatment)}.webp`;
+    const path = join(this.around.folder, "renditions", name);
+    const kept = await readFile(path).catch(() => undefined);
+    if (kept) return kept;
+    const image = await this.render(picture, width, treatment);
+    await writeWhole(path, image);
+    return image;
+  }
+
+  private async render(picture: PictureFile, width: number, treatment: Treatment): Promise<Buffer> {
     const pixels = await render(await this.around.blobs.read(picture.id), {
       crop: { x: 0, y: 0, width: picture.width, height: picture.height },
       width,

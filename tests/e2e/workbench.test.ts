@@ -114,6 +114,30 @@ describe("the workbench", () => {
     }
   });
 
+  it("says what is wrong with a table, uses the rest, and cancels what takes too long", async () => {
+    await open("float-before-lunch", "batch");
+    await page.getByLabel("Paste a table").fill("colour\nred");
+    await page.getByRole("button", { name: "Use this table" }).click();
+    await page.getByRole("alert").filter({ hasText: "None of the columns" }).waitFor();
+    await page.getByRole("button", { name: "Another table" }).click();
+    const rows = Array.from({ length: 90 }, (_, index) => `Float ${index},x`).join("\n");
+    await page.getByLabel("Open a table").setInputFiles({
+      name: "rows.csv",
+      mimeType: "text/csv",
+      buffer: Buffer.from(`headline,colour\n${rows}\nonly one`),
+    });
+    await page.getByText("Column “colour” names no slot").waitFor();
+    await page.getByText("Row 91 has 1 cells").waitFor();
+    await page.getByLabel("Every mix").check();
+    await page.getByText("91 variations × 3 sizes = 273 files").waitFor();
+    await page.getByRole("button", { name: "Make them" }).click();
+    await page.getByRole("progressbar").waitFor();
+    await page.getByRole("button", { name: "Cancel" }).click();
+    await page.getByText("91 variations, cancelled").waitFor();
+    await page.reload();
+    await page.getByText("91 variations, cancelled").waitFor();
+  });
+
   it("replaces a picture, and keeps the old one when the new one is none", async () => {
     await open("late-opening");
     const before = await tiles();
@@ -244,16 +268,29 @@ describe("the workbench", () => {
     }
   });
 
+  it("exports a crate and imports it as a new one; a file that is no crate is refused", async () => {
+    page = await openPage(context, program.url, errors);
+    const shelf = page.getByRole("region", { name: "Autumn lessons" });
+    const [download] = await Promise.all([
+      page.waitForEvent("download"),
+      shelf.getByRole("link", { name: "Export" }).click(),
+    ]);
+    await page.getByLabel("Import a crate").setInputFiles(await download.path());
+    await page.getByText("Imported 1 piece in 1 crate.").waitFor();
+    expect(await page.getByRole("heading", { name: "Autumn lessons" }).count()).to.equal(2);
+    const wrong = { name: "a.zip", mimeType: "application/zip", buffer: Buffer.from("no") };
+    await page.getByLabel("Import a crate").setInputFiles(wrong);
+    await page.getByText("a.zip cannot be opened as a zip").waitFor();
+  });
+
   it("finds pieces by typing, and starts a new one from another", async () => {
     page = await openPage(context, program.url, errors);
     await page.getByRole("heading", { name: "Boats at Rest" }).waitFor();
     await page.keyboard.press("/");
-    await page.keyboard.type("float");
+    await page.keyboard.type("workshop");
     expect(await page.locator("article").count()).to.equal(1);
-    await page.getByRole("button", { name: "Start a new piece from Float before lunch" }).click();
+    await page.getByRole("button", { name: "Start a new piece from Family workshop" }).click();
     await page.waitForURL(/\/message$/);
-    expect(await page.getByLabel("Name of the piece").inputValue()).to.equal(
-      "Float before lunch 2",
-    );
+    expect(await page.getByLabel("Name of the piece").inputValue()).to.equal("Family workshop 2");
   });
 });

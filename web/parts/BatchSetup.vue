@@ -3,6 +3,7 @@ import { computed } from "vue";
 import { useBatch } from "../stores/batch";
 import { useLibrary } from "../stores/library";
 import { usePiece } from "../stores/piece";
+import { counted } from "./counted";
 
 /** In the ledger: how the table is combined, for which sizes, and how much that makes. */
 const batch = useBatch();
@@ -20,9 +21,9 @@ const ready = computed(() => (batch.plan?.files ?? 0) > 0);
 const count = computed(() => {
   const { plan } = batch;
   if (!plan) return "";
-  const variations = plan.variations === 1 ? "1 variation" : `${plan.variations} variations`;
-  const each = batch.placements.length === 1 ? "1 size" : `${batch.placements.length} sizes`;
-  return `${variations} × ${each} = ${plan.files} ${plan.files === 1 ? "file" : "files"}`;
+  const variations = counted(plan.variations, "variation");
+  const sizes = counted(batch.placements.length, "size");
+  return `${variations} × ${sizes} = ${counted(plan.files, "file")}`;
 });
 
 function toggle(list: string[], id: string): string[] {

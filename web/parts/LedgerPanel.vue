@@ -7,6 +7,7 @@ import { useBench } from "../stores/bench";
 import { useLibrary } from "../stores/library";
 import { usePiece } from "../stores/piece";
 import { useSharedWall } from "../wall/wall-key";
+import { counted } from "./counted";
 import FindingCard from "./FindingCard.vue";
 
 /** What was found about the selected size, and the few facts that fit it. */
@@ -30,7 +31,6 @@ const leftOut = computed(
 const headline = computed(() => report.value?.nodes.find((node) => node.role === "headline"));
 const read = computed(() => (open.piece ? altText(open.piece) : ""));
 const showsSize = computed(() => !["batch", "deliver", "look"].includes(props.step));
-const lines = (count = 0): string => (count === 1 ? "1 line" : `${count} lines`);
 </script>
 
 <template>
@@ -52,7 +52,8 @@ const lines = (count = 0): string => (count === 1 ? "1 line" : `${count} lines`)
         <template v-if="headline?.fontSize">
           <dt>Headline</dt>
           <dd class="number">
-            {{ Math.round(headline.fontSize) }} px, {{ lines(headline.lines?.length) }}
+            {{ Math.round(headline.fontSize) }} px,
+            {{ counted(headline.lines?.length ?? 0, "line") }}
           </dd>
         </template>
         <template v-if="headline?.contrast">

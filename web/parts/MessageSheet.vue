@@ -29,12 +29,7 @@ const slots = computed(() => Object.entries(open.piece?.message ?? {}));
       </span>
     </header>
     <template v-for="[slot, filling] in slots" :key="slot">
-      <TextBlock
-        v-if="isText(filling)"
-        :slot-name="slot"
-        :text="filling.text"
-        :varies="filling.varies ?? false"
-      />
+      <TextBlock v-if="isText(filling)" :slot-name="slot" :text="filling.text" />
       <PictureBlock v-else :slot-name="slot" :filling="filling" />
     </template>
   </section>

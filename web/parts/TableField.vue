@@ -3,6 +3,7 @@ import { FileSpreadsheet } from "@lucide/vue";
 import { computed, ref, useTemplateRef } from "vue";
 import { useBatch } from "../stores/batch";
 import { usePiece } from "../stores/piece";
+import { counted } from "./counted";
 
 /** Where a table comes in: pasted, opened or dropped; then it is shown, with what is used of it. */
 const batch = useBatch();
@@ -89,7 +90,7 @@ function chosen(event: Event): void {
       </div>
       <div class="actions">
         <span class="quiet number">
-          {{ batch.table.rows.length }} {{ batch.table.rows.length === 1 ? "row" : "rows"
+          {{ counted(batch.table.rows.length, "row")
           }}{{ batch.table.rows.length > ROWS_SHOWN ? `, the first ${ROWS_SHOWN} shown` : "" }}
         </span>
         <button class="button" @click="batch.clear()">Another table</button>

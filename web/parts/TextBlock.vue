@@ -6,7 +6,7 @@ import { useToasts } from "../stores/toasts";
 import { slotName as nameOf } from "./slot-name";
 
 /** One slot of words, typed straight into the page. */
-const props = defineProps<{ slotName: string; text: string; varies: boolean }>();
+const props = defineProps<{ slotName: string; text: string }>();
 
 const open = usePiece();
 const toasts = useToasts();

@@ -4,6 +4,7 @@ import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from "vu
 import type { DeliveryAnswer, ImageFormat } from "../../core/api";
 import { DEFAULT_PATTERN } from "../../core/batch";
 import { api } from "../api/client";
+import { counted } from "../parts/counted";
 import InLedger from "../parts/InLedger.vue";
 import GraphicTile from "../parts/GraphicTile.vue";
 import { useBatch } from "../stores/batch";
@@ -86,7 +87,9 @@ const bytes = (value: number): string =>
   value > 1e6 ? `${(value / 1e6).toFixed(1)} MB` : `${Math.ceil(value / 1e3)} kB`;
 function factsOf({ state, made, files, bytes: size, created }: DeliveryAnswer): string {
   if (state === "making") return `${made} of ${files} files made …`;
-  return [`${files} files`, ...(state === "ready" ? [bytes(size)] : []), time(created)].join(", ");
+  return [counted(files, "file"), ...(state === "ready" ? [bytes(size)] : []), time(created)].join(
+    ", ",
+  );
 }
 
 const time = (value: string): string =>
@@ -150,11 +153,7 @@ const time = (value: string): string =>
           <textarea v-model="pattern" class="field pattern" rows="3" spellcheck="false"></textarea>
         </label>
         <button class="button main" :disabled="count === 0" @click="make">
-          {{
-            count === 0
-              ? "Nothing chosen"
-              : `Make a zip of ${count} ${count === 1 ? "file" : "files"}`
-          }}
+          {{ count === 0 ? "Nothing chosen" : `Make a zip of ${counted(count, "file")}` }}
         </button>
       </section>
       <section v-if="deliveries.length" class="made" aria-label="Deliveries">

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import type { Finding } from "../../core/preflight";
+import { counted } from "../parts/counted";
 import FindingCard from "../parts/FindingCard.vue";
 import WallTile from "../parts/WallTile.vue";
 import { useBench } from "../stores/bench";
@@ -71,7 +72,7 @@ function point(placement: string, node: string | undefined): void {
       </div>
     </section>
     <section v-if="clean.length" class="clean">
-      <h3>Nothing found on {{ clean.length }} {{ clean.length === 1 ? "size" : "sizes" }}</h3>
+      <h3>Nothing found on {{ counted(clean.length, "size") }}</h3>
       <div class="tiles">
         <WallTile
           v-for="entry in clean"

@@ -2,6 +2,7 @@
 import { useElementSize } from "@vueuse/core";
 import { computed, ref, useTemplateRef } from "vue";
 import type { Placement } from "../../core/placements";
+import { counted } from "../parts/counted";
 import SizePicker from "../parts/SizePicker.vue";
 import WallTile from "../parts/WallTile.vue";
 import type { Step } from "../router";
@@ -43,7 +44,7 @@ function largeWidth({ width, height }: Placement): number {
 <template>
   <div ref="centre" class="sizes">
     <header>
-      <h2>{{ placements.length }} sizes</h2>
+      <h2>{{ counted(placements.length, "size") }}</h2>
       <span class="quiet">all follow the message</span>
       <span class="space"></span>
       <button

@@ -5,6 +5,7 @@ import { computed, onMounted, ref, useTemplateRef } from "vue";
 import { useRouter } from "vue-router";
 import { api } from "../api/client";
 import BrandMark from "../parts/BrandMark.vue";
+import { counted } from "../parts/counted";
 import CrateShelf from "../parts/CrateShelf.vue";
 import { useLibrary } from "../stores/library";
 import { useToasts } from "../stores/toasts";
@@ -48,7 +49,9 @@ async function importFile(event: Event): Promise<void> {
   try {
     const added = await api.importZip(file);
     await library.load();
-    toasts.tell(`Imported ${added.pieces.length} pieces in ${added.crates.length} crates.`);
+    toasts.tell(
+      `Imported ${counted(added.pieces.length, "piece")} in ${counted(added.crates.length, "crate")}.`,
+    );
   } catch (error) {
     toasts.fail(error);
   } finally {
