@@ -1,4 +1,4 @@
-import { area, centre, type Box } from "../geometry";
+import { area, between, bottom, centre, right, type Box } from "../geometry";
 import type { Layout, Placed } from "../refit";
 import type { Corner, TextNode } from "../resolve";
 import type { ShapedLine } from "../type";
@@ -73,13 +73,24 @@ function shapeItem(
   const base = { ...common(placed), kind: "path" as const };
   if (shape === "waves") {
     const { d, strokeWidth } = waves(placed.box, extent);
-    return { ...base, d, stroke: { hex: colour, width: strokeWidth }, clip: placed.box };
+    return {
+      ...base,
+      d,
+      stroke: { hex: colour, width: strokeWidth },
+      clip: onWholePixels(placed.box),
+    };
   }
   return {
     ...base,
     d: shape === "ellipse" ? ellipse(placed.box) : rectangle(placed.box),
     fill: colour,
   };
+}
+
+/** A clip's edge between two pixels would be softened differently by different painters. */
+function onWholePixels(b: Box): Box {
+  const [left, top] = [Math.round(b.x), Math.round(b.y)];
+  return between(left, top, Math.round(right(b)), Math.round(bottom(b)));
 }
 
 function textItems(placed: Placed, node: TextNode): SceneItem[] {

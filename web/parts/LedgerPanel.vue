@@ -96,8 +96,8 @@ h2 {
 
 dl {
   display: grid;
-  grid-template-columns: 1fr auto;
-  gap: 8px 12px;
+  grid-template-columns: auto 1fr;
+  gap: 8px 16px;
   padding: 14px 0;
   margin: 0;
   font-size: 13px;
@@ -108,7 +108,6 @@ dt {
 }
 
 dd {
-  max-width: 128px;
   margin: 0;
   text-align: right;
 }

@@ -50,20 +50,22 @@ function toggle(id: string): void {
         placeholder="Find by name, channel or size, such as 1080 × 1350"
       />
       <p v-if="groups.length === 0" class="quiet">No size is called “{{ find }}”.</p>
-      <div class="groups">
-        <fieldset v-for="[channel, list] in groups" :key="channel">
-          <legend>{{ channelName(channel) }}</legend>
-          <label v-for="placement in list" :key="placement.id">
-            <input
-              type="checkbox"
-              :checked="chosen.includes(placement.id)"
-              :disabled="placement.id === open.piece?.lead"
-              @change="toggle(placement.id)"
-            />
-            <span>{{ placement.name }}</span>
-            <span class="quiet number">{{ placement.width }} × {{ placement.height }}</span>
-          </label>
-        </fieldset>
+      <div class="scroll">
+        <div class="groups">
+          <fieldset v-for="[channel, list] in groups" :key="channel">
+            <legend>{{ channelName(channel) }}</legend>
+            <label v-for="placement in list" :key="placement.id">
+              <input
+                type="checkbox"
+                :checked="chosen.includes(placement.id)"
+                :disabled="placement.id === open.piece?.lead"
+                @change="toggle(placement.id)"
+              />
+              <span>{{ placement.name }}</span>
+              <span class="quiet number">{{ placement.width }} × {{ placement.height }}</span>
+            </label>
+          </fieldset>
+        </div>
       </div>
     </section>
   </NModal>
@@ -87,8 +89,12 @@ header {
   justify-content: space-between;
 }
 
-.groups {
+.scroll {
+  min-height: 0;
   overflow: auto;
+}
+
+.groups {
   columns: 2;
   column-gap: 32px;
 }

@@ -22,6 +22,12 @@ const mustFix = computed(() => findings.value.filter((f) => f.level === "must-fi
 const pointed = computed(() =>
   isSelected.value ? report.value?.nodes.find((node) => node.id === bench.pointed) : undefined,
 );
+
+/** Enter on a size puts it large, rather than only selecting it. */
+function enlarge(): void {
+  bench.select(props.placement.id);
+  bench.large = true;
+}
 </script>
 
 <template>
@@ -33,6 +39,7 @@ const pointed = computed(() =>
       :aria-label="`${placement.name}, ${placement.width} by ${placement.height}`"
       @click="bench.select(placement.id)"
       @dblclick="bench.large = true"
+      @keydown.enter.prevent="enlarge"
     >
       <GraphicTile :wall="wall" :placement="placement" :width="width" :label="placement.name" />
       <SafetyOverlay :placement="placement" :covered="bench.showCovered" :pointed="pointed" />
