@@ -80,6 +80,8 @@ describe("pieces over HTTP", () => {
       from: "opening-announcement",
     });
     expect(body.piece.title).to.equal("Opening announcement");
+    // The crate is another brand's, and brands are never mixed.
+    expect(body.piece).to.deep.include({ brand: "saltlight", spread: {} });
     await server.ask("POST", `/api/pieces/${body.piece.id}/edits`, {
       edit: { kind: "text", slot: "headline", to: "Copy", was: "Harbour lights!" },
     });

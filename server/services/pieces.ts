@@ -81,7 +81,10 @@ export class Pieces {
         id,
         crate: crateId,
         position: (last?.position ?? -1) + 1,
-        document: copyPiece(document, id, freeTitle(title ?? document.title, taken)),
+        document: dressedFor(
+          crate.brand,
+          copyPiece(document, id, freeTitle(title ?? document.title, taken)),
+        ),
         created: this.created(),
       });
       return answer(tx, id);
@@ -168,6 +171,10 @@ export class Pieces {
     return this.around.now().toISOString();
   }
 }
+
+/** A piece that comes into another brand's crate takes that brand on: brands are never mixed. */
+const dressedFor = (brand: string, piece: Piece): Piece =>
+  piece.brand === brand ? piece : { ...piece, brand, spread: {} };
 
 async function mustHave(reader: Reader, id: string) {
   const [row] = await reader.select().from(pieces).where(eq(pieces.id, id));

@@ -283,6 +283,19 @@ describe("the workbench", () => {
     await page.getByText("a.zip cannot be opened as a zip").waitFor();
   });
 
+  it("starts a crate for a brand, and in it a piece from another", async () => {
+    page = await openPage(context, program.url, errors);
+    await page.getByRole("button", { name: "New crate" }).click();
+    await page.getByLabel("What is the campaign called?").fill("Winter term");
+    await page.getByLabel("For which brand?").selectOption("saltlight");
+    await page.getByRole("button", { name: "Start it" }).click();
+    const shelf = page.getByRole("region", { name: "Winter term" });
+    await shelf.getByText("Saltlight Swim Club").waitFor();
+    await shelf.getByLabel(/Start a piece from/).selectOption("float-before-lunch");
+    await page.waitForURL(/\/message$/);
+    await page.getByRole("link", { name: "Winter term" }).waitFor();
+  });
+
   it("finds pieces by typing, and starts a new one from another", async () => {
     page = await openPage(context, program.url, errors);
     await page.getByRole("heading", { name: "Boats at Rest" }).waitFor();

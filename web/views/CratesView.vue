@@ -7,6 +7,7 @@ import { api } from "../api/client";
 import BrandMark from "../parts/BrandMark.vue";
 import { counted } from "../parts/counted";
 import CrateShelf from "../parts/CrateShelf.vue";
+import NewCrate from "../parts/NewCrate.vue";
 import { useLibrary } from "../stores/library";
 import { useToasts } from "../stores/toasts";
 
@@ -17,6 +18,7 @@ const find = ref("");
 const finder = useTemplateRef("finder");
 const chooser = useTemplateRef("chooser");
 const busy = ref(false);
+const newShown = ref(false);
 
 onMounted(() => void library.load());
 
@@ -67,17 +69,6 @@ async function startPiece(crate: string, from: string): Promise<void> {
     toasts.fail(error);
   }
 }
-
-async function startCrate(): Promise<void> {
-  const [brand] = library.brands;
-  if (!brand) return;
-  try {
-    await api.addCrate("Untitled crate", brand.id);
-    await library.load();
-  } catch (error) {
-    toasts.fail(error);
-  }
-}
 </script>
 
 <template>
@@ -105,7 +96,7 @@ async function startCrate(): Promise<void> {
       aria-label="Import a crate"
       @change="importFile"
     />
-    <button class="button" :disabled="library.brands.length === 0" @click="startCrate">
+    <button class="button" :disabled="library.brands.length === 0" @click="newShown = true">
       <Plus :size="16" aria-hidden="true" /> New crate
     </button>
   </header>
@@ -126,6 +117,7 @@ async function startCrate(): Promise<void> {
     <template v-else>
       <CrateShelf v-for="crate in shown" :key="crate.id" :crate="crate" @start="startPiece" />
     </template>
+    <NewCrate v-model:shown="newShown" />
   </main>
 </template>
 
