@@ -1,5 +1,5 @@
 import { ColourRole, Hex, luminance, spreads, type Spread } from "../colour";
-import type { Brand, BrandColour, Logo } from "./brand";
+import type { Brand, Logo } from "./brand";
 
 /** The colours of one piece, by the part they colour. Full, so that every part can be painted. */
 export type Palette = Record<ColourRole, Hex>;
@@ -49,10 +49,6 @@ export function resolveColour(token: string, brand: Brand, palette: Palette): Re
   const raw = Hex.safeParse(token);
   return raw.success ? { hex: raw.data, raw: true } : { hex: palette.headline, raw: false };
 }
-
-/** The brand colour that `hex` is, if it is one. */
-export const brandColour = (brand: Brand, hex: Hex): BrandColour | undefined =>
-  brand.colours.find((colour) => colour.hex.toLowerCase() === hex.toLowerCase());
 
 /** The logo of that kind for a ground of that luminance: on a light ground the dark version, and back. */
 export function logoFor(

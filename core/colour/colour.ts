@@ -1,4 +1,4 @@
-import { clampRgb, converter, interpolate, parse, wcagLuminance, type Rgb } from "culori";
+import { clampRgb, converter, parse, wcagLuminance, type Rgb } from "culori";
 import { z } from "zod";
 
 /** A colour as six hex digits. Hex stands only at the edges; everything between is computed in floating point. */
@@ -31,10 +31,6 @@ export const contrast = (a: Hex, b: Hex): number => luminanceContrast(luminance(
 /** Contrast ratio of two relative luminances, WCAG 2.2. */
 export const luminanceContrast = (a: number, b: number): number =>
   (Math.max(a, b) + 0.05) / (Math.min(a, b) + 0.05);
-
-/** The colour `share` (0..1) of the way from `a` to `b` in Oklab, as red, green, blue 0..1. */
-export const mix = (a: Hex, b: Hex, share: number): Rgb =>
-  clampRgb(toRgb(interpolate([a, b], "oklab")(share)));
 
 /** What WCAG 2.2 asks of text (1.4.3): large text is at least 24 CSS px, or 18.66 CSS px when bold. */
 export const CONTRAST_TEXT = 4.5;

@@ -44,14 +44,6 @@ export const intersect = (a: Box, b: Box): Box =>
     Math.min(bottom(a), bottom(b)),
   );
 
-export const union = (a: Box, b: Box): Box =>
-  between(
-    Math.min(a.x, b.x),
-    Math.min(a.y, b.y),
-    Math.max(right(a), right(b)),
-    Math.max(bottom(a), bottom(b)),
-  );
-
 export const overlaps = (a: Box, b: Box): boolean =>
   a.x < right(b) - TOLERANCE &&
   b.x < right(a) - TOLERANCE &&

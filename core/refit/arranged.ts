@@ -138,7 +138,7 @@ function placeLogo(
 }
 
 /** What sits on a turned shape turns with it, about that shape's centre. */
-export function turnGroups(placed: Placed[]): void {
+function turnGroups(placed: Placed[]): void {
   const byId = new Map(placed.map((item) => [item.node.id, item]));
   for (const item of placed) {
     const ground = item.node.on === undefined ? undefined : byId.get(item.node.on);

@@ -29,7 +29,7 @@ export function finish(stage: Stage, draft: Draft): Placed[] | undefined {
   return [...media, ...words, ...placedBadge];
 }
 
-export function photoFocus(item: Placed): Box | undefined {
+function photoFocus(item: Placed): Box | undefined {
   if (item.node.type !== "picture" || !item.crop) return undefined;
   return focusInFrame(item.crop, item.node.focus, item.box);
 }

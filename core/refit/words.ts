@@ -70,11 +70,7 @@ export function ctaBlock({ parts, width, size }: WordRoom): Block | undefined {
 }
 
 /** The brand's logo on its plain ground: in full where it is wide enough to be read, else the mark. */
-export function panelLogo({
-  stage,
-  parts,
-  width,
-}: Omit<WordRoom, "height" | "size">): Block | undefined {
+function panelLogo({ stage, parts, width }: Omit<WordRoom, "height" | "size">): Block | undefined {
   if (!parts.logo) return undefined;
   return logoOn(stage, parts, luminance(stage.resolved.palette.backdrop), 0.6 * width);
 }
@@ -113,7 +109,7 @@ export function version(
 }
 
 /** Everything on one left edge, one under the other; the logo last. */
-export const stacked: WordLayout = (room) => {
+const stacked: WordLayout = (room) => {
   const foot = footStack(room);
   if (foot === false) return undefined;
   return underHead(room, room.parts.details, foot);
@@ -128,7 +124,7 @@ export function footStack(room: WordRoom): Block | undefined | false {
 }
 
 /** Head and lines above, and below them one row that reaches from margin to margin. */
-export const footLine: WordLayout = (room) => {
+const footLine: WordLayout = (room) => {
   const { parts } = room;
   const foot = footRow(room);
   if (!foot) return undefined;

@@ -2,7 +2,7 @@ import type { Brand, Logo, Palette, Treatment } from "../brand";
 import type { Hex } from "../colour";
 import type { PictureFile } from "../files";
 import type { Box } from "../geometry";
-import type { Node, Piece, Role } from "../piece";
+import type { Piece, Role } from "../piece";
 import type { Paragraph } from "../type";
 
 interface Common {
@@ -73,4 +73,3 @@ export interface ResolvedPiece {
 }
 
 export type AbsentReason = "empty" | "hidden" | "file-missing" | "not-painted-yet";
-export type NodeChange = Partial<Node>;
