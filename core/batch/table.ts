@@ -68,13 +68,17 @@ export function readTable(table: Table, piece: Piece, pictures: readonly Picture
   return { slots: columns.map(({ slot }) => slot), rows, notes };
 }
 
+/** The slot that a heading names, ignoring case, spaces and hyphens. */
+export const slotNamed = (heading: string, slots: readonly string[]): string | undefined =>
+  slots.find((slot) => plain(slot) === plain(heading));
+
 const plain = (name: string): string => name.toLowerCase().replace(/[^\p{L}\p{N}]/gu, "");
 
 function matchColumns(table: Table, piece: Piece, notes: TableNote[]) {
-  const slots = new Map(Object.keys(piece.message).map((slot) => [plain(slot), slot]));
+  const slots = Object.keys(piece.message);
   const taken = new Set<string>();
   return table.columns.flatMap((name, at) => {
-    const slot = slots.get(plain(name));
+    const slot = slotNamed(name, slots);
     if (slot && !taken.has(slot)) {
       taken.add(slot);
       return [{ at, slot }];
@@ -87,7 +91,7 @@ function matchColumns(table: Table, piece: Piece, notes: TableNote[]) {
           }
         : {
             code: "unknown-column",
-            text: `Column “${name}” names no slot of this piece and is not used. The slots are ${[...slots.values()].join(", ")}.`,
+            text: `Column “${name}” names no slot of this piece and is not used. The slots are ${slots.join(", ")}.`,
           },
     );
     return [];

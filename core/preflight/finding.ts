@@ -32,3 +32,7 @@ export const Finding = z.object({
 });
 export type Finding = z.infer<typeof Finding>;
 export const findingCodes = codes;
+
+/** The findings that ask for something; a note only tells. */
+export const toAct = (findings: readonly Finding[]): Finding[] =>
+  findings.filter((finding) => finding.level !== "note");

@@ -1,4 +1,4 @@
-export { Finding, findingCodes, type Level } from "./finding";
+export { Finding, findingCodes, toAct, type Level } from "./finding";
 export { check, inkOf } from "./check";
 export { reportOf, type LayoutReport, type NodeReport } from "./report";
 export { roleName, wordingOf } from "./wording";

@@ -13,7 +13,7 @@ import {
 } from "../../core/batch";
 import { Brand } from "../../core/brand";
 import type { Piece } from "../../core/piece";
-import { reportOf } from "../../core/preflight";
+import { reportOf, toAct } from "../../core/preflight";
 import { problem } from "../../core/problem";
 import { readDocument } from "../../core/reading";
 import { FolderFiles } from "../files/folders";
@@ -119,7 +119,7 @@ class Making {
       bytes: image.length,
       sha256: fileId(image),
       alt: altText(piece),
-      findings: report.findings.filter((finding) => finding.level !== "note").length,
+      findings: toAct(report.findings).length,
       layout: layoutFile,
     });
     this.count++;

@@ -1,6 +1,6 @@
 import { readFile } from "node:fs/promises";
 import sharp from "sharp";
-import { check } from "../../core/preflight";
+import { check, toAct } from "../../core/preflight";
 import type { FileSource } from "../files/source";
 import { fileId } from "../files/hash";
 import { Studio } from "./studio";
@@ -18,6 +18,6 @@ export async function recoverOutput(
   const { width, height } = await sharp(image).metadata();
   studio ??= new Studio(files);
   const { layout } = await studio.make(task.piece, task.brand, task.placement);
-  const findings = check(layout).filter((finding) => finding.level !== "note").length;
+  const findings = toAct(check(layout)).length;
   return { width, height, bytes: image.length, sha256: fileId(image), findings };
 }

@@ -1,6 +1,6 @@
 import { workerData } from "node:worker_threads";
 import type { Brand } from "../../core/brand";
-import { check } from "../../core/preflight";
+import { check, toAct } from "../../core/preflight";
 import { Blobs, writeWhole } from "../files/blobs";
 import { fileId } from "../files/hash";
 import { Studio } from "./studio";
@@ -18,7 +18,7 @@ export default async function renderTask(task: RenderTask): Promise<RenderResult
     height: Math.round(scene.height * task.scale),
     bytes: image.length,
     sha256: fileId(image),
-    findings: check(layout).filter((finding) => finding.level !== "note").length,
+    findings: toAct(check(layout)).length,
   };
 }
 

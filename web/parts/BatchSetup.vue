@@ -4,19 +4,13 @@ import { useBatch } from "../stores/batch";
 import { useLibrary } from "../stores/library";
 import { usePiece } from "../stores/piece";
 import { counted } from "./counted";
+import FileFields from "./FileFields.vue";
 
 /** In the ledger: how the table is combined, for which sizes, and how much that makes. */
 const batch = useBatch();
 const library = useLibrary();
 const open = usePiece();
 
-const logos = computed(
-  () => new Set(library.brands.flatMap((brand) => brand.logos.map((l) => l.file))),
-);
-const pictures = computed(() => library.pictures.filter((picture) => !logos.value.has(picture.id)));
-const sizes = computed(() =>
-  (open.piece?.sizes ?? []).flatMap((size) => library.placementById.get(size.placement) ?? []),
-);
 const ready = computed(() => (batch.plan?.files ?? 0) > 0);
 const count = computed(() => {
   const { plan } = batch;
@@ -52,7 +46,7 @@ function toggle(list: string[], id: string): string[] {
       </legend>
       <div class="pictures">
         <button
-          v-for="picture in pictures"
+          v-for="picture in library.photographs"
           :key="picture.id"
           :aria-pressed="batch.pictures.includes(picture.id)"
           :aria-label="picture.name"
@@ -64,7 +58,7 @@ function toggle(list: string[], id: string): string[] {
     </fieldset>
     <fieldset>
       <legend>Sizes</legend>
-      <label v-for="placement in sizes" :key="placement.id">
+      <label v-for="placement in open.placements" :key="placement.id">
         <input
           type="checkbox"
           :checked="batch.placements.includes(placement.id)"
@@ -73,23 +67,7 @@ function toggle(list: string[], id: string): string[] {
         {{ placement.name }}
       </label>
     </fieldset>
-    <div class="files">
-      <label>
-        Files
-        <select v-model="batch.format" class="field">
-          <option value="jpeg">JPEG</option>
-          <option value="png">PNG</option>
-          <option value="webp">WebP</option>
-        </select>
-      </label>
-      <label>
-        Scale
-        <select v-model="batch.scale" class="field">
-          <option :value="1">the size itself</option>
-          <option :value="2">twice the size</option>
-        </select>
-      </label>
-    </div>
+    <FileFields v-model:format="batch.format" v-model:scale="batch.scale" />
     <div class="make">
       <strong class="number" role="status">{{ count }}</strong>
       <button class="button main" :disabled="!ready" @click="batch.start()">Make them</button>
@@ -157,19 +135,6 @@ input {
 .pictures button[aria-pressed="true"] img {
   outline: 3px solid var(--zest);
   outline-offset: -1px;
-}
-
-.files {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 8px;
-}
-
-.files label {
-  display: grid;
-  gap: 4px;
-  color: var(--quiet);
-  font-size: 12.5px;
 }
 
 .make {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import { altText } from "../../core/api";
-import { roleName } from "../../core/preflight";
+import { roleName, toAct } from "../../core/preflight";
 import type { Step } from "../router";
 import { useBench } from "../stores/bench";
 import { useLibrary } from "../stores/library";
@@ -20,7 +20,7 @@ const wall = useSharedWall();
 
 const placement = computed(() => library.placementById.get(bench.current ?? ""));
 const report = computed(() => wall.reports.value.get(bench.current ?? ""));
-const findings = computed(() => report.value?.findings.filter((f) => f.level !== "note") ?? []);
+const findings = computed(() => toAct(report.value?.findings ?? []));
 const leftOut = computed(
   () =>
     report.value?.findings

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { NModal } from "naive-ui";
 import { ref, watch } from "vue";
 import { api } from "../api/client";
 import { useLibrary } from "../stores/library";
 import { useToasts } from "../stores/toasts";
+import DialogCard from "./DialogCard.vue";
 
 /** Names a new crate and says whose it is. */
 const shown = defineModel<boolean>("shown", { required: true });
@@ -31,15 +31,8 @@ async function start(): Promise<void> {
 </script>
 
 <template>
-  <NModal v-model:show="shown">
-    <form
-      class="new-crate"
-      role="dialog"
-      aria-label="New crate"
-      aria-modal="true"
-      @submit.prevent="start"
-    >
-      <h2>New crate</h2>
+  <DialogCard v-model:shown="shown" title="New crate" :width="420">
+    <form @submit.prevent="start">
       <label>
         What is the campaign called?
         <input v-model="name" class="field" maxlength="120" required />
@@ -52,32 +45,21 @@ async function start(): Promise<void> {
           </option>
         </select>
       </label>
-      <p class="actions">
-        <button class="button main" type="submit" :disabled="!name.trim()">Start it</button>
-        <button class="button" type="button" @click="shown = false">Leave it</button>
-      </p>
+      <button class="button main" type="submit" :disabled="!name.trim()">Start it</button>
     </form>
-  </NModal>
+  </DialogCard>
 </template>
 
 <style scoped>
-.new-crate {
+form {
   display: grid;
   gap: 16px;
-  width: 420px;
-  padding: 24px;
-  border-radius: 4px;
-  background: var(--card);
-  color: var(--ink);
+  justify-items: start;
 }
 
 label {
   display: grid;
+  width: 100%;
   gap: 4px;
-}
-
-.actions {
-  display: flex;
-  gap: 8px;
 }
 </style>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { NModal } from "naive-ui";
 import { computed, ref } from "vue";
 import type { Placement } from "../../core/placements";
 import { useLibrary } from "../stores/library";
 import { usePiece } from "../stores/piece";
+import DialogCard from "./DialogCard.vue";
 
 /** Which placements the piece has; chosen by name. The lead size stays. */
 const shown = defineModel<boolean>("shown", { required: true });
@@ -36,60 +36,38 @@ function toggle(id: string): void {
 </script>
 
 <template>
-  <NModal v-model:show="shown">
-    <section class="picker" role="dialog" aria-label="Sizes of the piece" aria-modal="true">
-      <header>
-        <h2>Where does it go?</h2>
-        <button class="button main" @click="shown = false">Done</button>
-      </header>
-      <input
-        v-model="find"
-        class="field"
-        type="search"
-        aria-label="Find a size"
-        placeholder="Find by name, channel or size, such as 1080 × 1350"
-      />
+  <DialogCard v-model:shown="shown" title="Where does it go?" :width="760" close="Done" fill>
+    <input
+      v-model="find"
+      class="field"
+      type="search"
+      aria-label="Find a size"
+      placeholder="Find by name, channel or size, such as 1080 × 1350"
+    />
+    <div class="scroll">
       <p v-if="groups.length === 0" class="quiet">No size is called “{{ find }}”.</p>
-      <div class="scroll">
-        <div class="groups">
-          <fieldset v-for="[channel, list] in groups" :key="channel">
-            <legend>{{ channelName(channel) }}</legend>
-            <label v-for="placement in list" :key="placement.id">
-              <input
-                type="checkbox"
-                :checked="chosen.includes(placement.id)"
-                :disabled="placement.id === open.piece?.lead"
-                @change="toggle(placement.id)"
-              />
-              <span>{{ placement.name }}</span>
-              <span class="quiet number">{{ placement.width }} × {{ placement.height }}</span>
-            </label>
-          </fieldset>
-        </div>
+      <div class="groups">
+        <fieldset v-for="[channel, list] in groups" :key="channel">
+          <legend>{{ channelName(channel) }}</legend>
+          <label v-for="placement in list" :key="placement.id">
+            <input
+              type="checkbox"
+              :checked="chosen.includes(placement.id)"
+              :disabled="placement.id === open.piece?.lead"
+              @change="toggle(placement.id)"
+            />
+            <span>{{ placement.name }}</span>
+            <span class="quiet number">{{ placement.width }} × {{ placement.height }}</span>
+          </label>
+        </fieldset>
       </div>
-    </section>
-  </NModal>
+    </div>
+  </DialogCard>
 </template>
 
 <style scoped>
-.picker {
-  display: grid;
-  grid-template-rows: auto auto 1fr;
-  gap: 16px;
-  width: 760px;
-  height: 80vh;
-  padding: 24px;
-  border-radius: 4px;
-  background: var(--card);
-  color: var(--ink);
-}
-
-header {
-  display: flex;
-  justify-content: space-between;
-}
-
 .scroll {
+  flex: 1;
   min-height: 0;
   overflow: auto;
 }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { FileSpreadsheet } from "@lucide/vue";
 import { computed, ref, useTemplateRef } from "vue";
+import { slotNamed } from "../../core/batch";
 import { useBatch } from "../stores/batch";
 import { usePiece } from "../stores/piece";
 import { counted } from "./counted";
@@ -14,8 +15,7 @@ const ROWS_SHOWN = 8;
 
 const slots = computed(() => Object.keys(open.piece?.message ?? {}));
 const example = computed(() => slots.value.slice(0, 3).join(", "));
-const plain = (name: string) => name.toLowerCase().replace(/[^\p{L}\p{N}]/gu, "");
-const isUsed = (column: string) => slots.value.some((slot) => plain(slot) === plain(column));
+const isUsed = (column: string) => slotNamed(column, slots.value) !== undefined;
 const notes = computed(() => [...batch.tableNotes, ...(batch.plan?.notes ?? [])]);
 const NOTES_SHOWN = 5;
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Redo2, Undo2 } from "@lucide/vue";
 import { computed } from "vue";
-import type { LayoutReport } from "../../core/preflight";
+import { toAct, type LayoutReport } from "../../core/preflight";
 import type { Step } from "../router";
 import { usePiece } from "../stores/piece";
 import BrandMark from "./BrandMark.vue";
@@ -25,9 +25,7 @@ const names: Record<Step, string> = {
   deliver: "Deliver",
 };
 const toLookAt = computed(() =>
-  [...props.reports.values()]
-    .flatMap((report) => report.findings)
-    .filter((finding) => finding.level !== "note"),
+  toAct([...props.reports.values()].flatMap((report) => report.findings)),
 );
 const mustFix = computed(() => toLookAt.value.some((finding) => finding.level === "must-fix"));
 const sizes = computed(() => open.piece?.sizes.length ?? 0);

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import type { Placement } from "../../core/placements";
+import { toAct } from "../../core/preflight";
 import { useBench } from "../stores/bench";
 import { usePiece } from "../stores/piece";
 import { useSharedWall } from "../wall/wall-key";
@@ -17,7 +18,7 @@ const wall = useSharedWall();
 const report = computed(() => wall.reports.value.get(props.placement.id));
 const isLead = computed(() => open.piece?.lead === props.placement.id);
 const isSelected = computed(() => bench.current === props.placement.id);
-const findings = computed(() => report.value?.findings.filter((f) => f.level !== "note") ?? []);
+const findings = computed(() => toAct(report.value?.findings ?? []));
 const mustFix = computed(() => findings.value.filter((f) => f.level === "must-fix").length);
 const pointed = computed(() =>
   isSelected.value ? report.value?.nodes.find((node) => node.id === bench.pointed) : undefined,

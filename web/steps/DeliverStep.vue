@@ -5,17 +5,16 @@ import type { DeliveryAnswer, ImageFormat } from "../../core/api";
 import { DEFAULT_PATTERN } from "../../core/batch";
 import { api } from "../api/client";
 import { counted } from "../parts/counted";
+import FileFields from "../parts/FileFields.vue";
 import InLedger from "../parts/InLedger.vue";
 import GraphicTile from "../parts/GraphicTile.vue";
 import { useBatch } from "../stores/batch";
-import { useLibrary } from "../stores/library";
 import { usePiece } from "../stores/piece";
 import { useToasts } from "../stores/toasts";
-import { inWallOrder, tileWidth } from "../wall/packing";
+import { tileWidth } from "../wall/packing";
 import { useSharedWall } from "../wall/wall-key";
 
 /** What is handed over: chosen sizes and batches in one zip, with names that can be found again. */
-const library = useLibrary();
 const open = usePiece();
 const batch = useBatch();
 const toasts = useToasts();
@@ -29,12 +28,7 @@ const pattern = ref(DEFAULT_PATTERN);
 const deliveries = shallowRef<DeliveryAnswer[]>([]);
 let timer: ReturnType<typeof setTimeout> | undefined;
 
-const placements = computed(() =>
-  inWallOrder(
-    (open.piece?.sizes ?? []).flatMap((size) => library.placementById.get(size.placement) ?? []),
-    open.piece?.lead,
-  ),
-);
+const placements = computed(() => open.placements);
 const withFiles = computed(() => batch.batches.filter((one) => one.made > 0));
 const count = computed(
   () =>
@@ -133,21 +127,7 @@ const time = (value: string): string =>
         </label>
       </fieldset>
       <section class="form" aria-label="Files">
-        <label>
-          Files
-          <select v-model="format" class="field">
-            <option value="png">PNG</option>
-            <option value="jpeg">JPEG</option>
-            <option value="webp">WebP</option>
-          </select>
-        </label>
-        <label>
-          Scale
-          <select v-model="scale" class="field">
-            <option :value="1">the size itself</option>
-            <option :value="2">twice the size</option>
-          </select>
-        </label>
+        <FileFields v-model:format="format" v-model:scale="scale" />
         <label>
           Names
           <textarea v-model="pattern" class="field pattern" rows="3" spellcheck="false"></textarea>

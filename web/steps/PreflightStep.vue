@@ -1,25 +1,21 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import type { Finding } from "../../core/preflight";
+import { toAct } from "../../core/preflight";
 import { counted } from "../parts/counted";
 import FindingCard from "../parts/FindingCard.vue";
 import WallTile from "../parts/WallTile.vue";
 import { useBench } from "../stores/bench";
-import { useLibrary } from "../stores/library";
 import { usePiece } from "../stores/piece";
-import { inWallOrder, tileWidth } from "../wall/packing";
+import { tileWidth } from "../wall/packing";
 import { useSharedWall } from "../wall/wall-key";
 
 /** Every finding, size by size; each can be pointed at. */
-const library = useLibrary();
 const open = usePiece();
 const bench = useBench();
 const wall = useSharedWall();
 
 const all = computed(() => {
-  const own = open.piece?.sizes ?? [];
-  const placements = own.flatMap((size) => library.placementById.get(size.placement) ?? []);
-  return inWallOrder(placements, open.piece?.lead).map((placement) => {
+  return open.placements.map((placement) => {
     const report = wall.reports.value.get(placement.id);
     return { placement, report, findings: toAct(report?.findings ?? []) };
   });
@@ -34,7 +30,6 @@ const counts = computed(() => {
   const must = findings.filter((finding) => finding.level === "must-fix").length;
   return { must, look: findings.length - must };
 });
-const toAct = (findings: Finding[]): Finding[] => findings.filter((f) => f.level !== "note");
 
 function point(placement: string, node: string | undefined): void {
   const same = bench.current === placement && bench.pointed === node;

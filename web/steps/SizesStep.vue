@@ -7,26 +7,19 @@ import SizePicker from "../parts/SizePicker.vue";
 import WallTile from "../parts/WallTile.vue";
 import type { Step } from "../router";
 import { useBench } from "../stores/bench";
-import { useLibrary } from "../stores/library";
 import { usePiece } from "../stores/piece";
-import { inWallOrder, tileWidth } from "../wall/packing";
+import { tileWidth } from "../wall/packing";
 
 /** The wall: every size of the piece, live. One of them can be looked at large. */
 defineProps<{ step: Step }>();
 
-const library = useLibrary();
 const open = usePiece();
 const bench = useBench();
 const pickerShown = ref(false);
 const centre = useTemplateRef("centre");
 const { width: roomWidth, height: roomHeight } = useElementSize(centre);
 
-const placements = computed(() =>
-  inWallOrder(
-    (open.piece?.sizes ?? []).flatMap((size) => library.placementById.get(size.placement) ?? []),
-    open.piece?.lead,
-  ),
-);
+const placements = computed(() => open.placements);
 const AREA = 36_000;
 const MOST_WIDTH = 320;
 

@@ -12,7 +12,7 @@ export const useBench = defineStore("bench", () => {
   /** The node that a finding points at, on the selected size. */
   const pointed = ref<string>();
 
-  const placements = computed(() => open.piece?.sizes.map((size) => size.placement) ?? []);
+  const placements = computed(() => open.placements.map((placement) => placement.id));
   const current = computed(() => {
     const all = placements.value;
     return selected.value && all.includes(selected.value) ? selected.value : open.piece?.lead;

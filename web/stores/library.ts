@@ -18,6 +18,12 @@ export const useLibrary = defineStore("library", () => {
   const placementById = computed(() => new Map(placements.value.map((p) => [p.id, p])));
   const brandById = computed(() => new Map(brands.value.map((brand) => [brand.id, brand])));
 
+  /** Stored pictures to choose from; logos are the brands' own and are not among them. */
+  const photographs = computed(() => {
+    const logos = new Set(brands.value.flatMap((brand) => brand.logos.map((logo) => logo.file)));
+    return pictures.value.filter((picture) => !logos.has(picture.id));
+  });
+
   async function load(): Promise<void> {
     state.value = state.value === "ready" ? "ready" : "loading";
     try {
@@ -54,6 +60,7 @@ export const useLibrary = defineStore("library", () => {
     pictures,
     state,
     failure,
+    photographs,
     placementById,
     brandById,
     load,

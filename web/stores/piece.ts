@@ -3,6 +3,7 @@ import { computed, ref, shallowRef } from "vue";
 import type { PieceAnswer } from "../../core/api";
 import { applyEdit, type Edit, type Piece } from "../../core/piece";
 import { api, RequestError } from "../api/client";
+import { inWallOrder } from "../wall/packing";
 import { EditQueue } from "./edit-queue";
 import { useLibrary } from "./library";
 import { useToasts } from "./toasts";
@@ -32,6 +33,13 @@ export const usePiece = defineStore("piece", () => {
   let sending = false;
   let events: EventSource | undefined;
 
+  /** Where the piece goes, in the order of the wall. */
+  const placements = computed(() =>
+    inWallOrder(
+      (piece.value?.sizes ?? []).flatMap((size) => library.placementById.get(size.placement) ?? []),
+      piece.value?.lead,
+    ),
+  );
   const brand = computed(() => library.brandById.get(piece.value?.brand ?? ""));
 
   async function open(id: string): Promise<void> {
@@ -158,6 +166,7 @@ export const usePiece = defineStore("piece", () => {
 
   return {
     piece,
+    placements,
     brand,
     crate,
     canUndo,

@@ -1,0 +1,52 @@
+<script setup lang="ts">
+import { NModal } from "naive-ui";
+
+/** A card over the page with a title and the one way out. `fill`: as high as the page allows, its body scrolls. */
+defineProps<{ title: string; width: number; close?: string; fill?: boolean }>();
+const shown = defineModel<boolean>("shown", { required: true });
+</script>
+
+<template>
+  <NModal v-model:show="shown">
+    <section
+      class="card"
+      :class="{ fill }"
+      :style="{ width: `${width}px` }"
+      role="dialog"
+      :aria-label="title"
+      aria-modal="true"
+    >
+      <header>
+        <h2>{{ title }}</h2>
+        <button class="button" @click="shown = false">{{ close ?? "Close" }}</button>
+      </header>
+      <slot />
+    </section>
+  </NModal>
+</template>
+
+<style scoped>
+.card {
+  display: flex;
+  flex-direction: column;
+  gap: 16px;
+  max-width: calc(100vw - 32px);
+  max-height: 80vh;
+  padding: 24px;
+  overflow: auto;
+  border-radius: 4px;
+  background: var(--card);
+  color: var(--ink);
+}
+
+.card.fill {
+  height: 80vh;
+}
+
+header {
+  display: flex;
+  flex: none;
+  align-items: center;
+  justify-content: space-between;
+}
+</style>
