@@ -58,6 +58,11 @@ const problems = {
     say: (p: { name: string; found: string }) =>
       `${p.name} holds ${p.found}, which a picture has no need of. It was not stored; save it again as a plain SVG, or as PNG.`,
   },
+  "font-unreadable": {
+    status: 422,
+    say: (p: { name: string; why: string }) =>
+      `${p.name} cannot be used as a font: ${p.why}. Nothing was stored; choose a TTF, OTF, WOFF, WOFF2 or collection file with outlines.`,
+  },
   "file-too-large": {
     status: 413,
     say: (p: { most: string }) =>

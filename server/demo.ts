@@ -14,7 +14,11 @@ export async function loadDemo({ around, library }: Services, folder: string): P
     const key = `demo:${entry.name}`;
     const [known] = await around.store.read.select().from(settings).where(eq(settings.key, key));
     if (known) continue;
-    await importBundle(around, library, readBundle(await entriesOf(join(folder, entry.name))));
+    await importBundle(
+      around,
+      library,
+      await readBundle(await entriesOf(join(folder, entry.name))),
+    );
     await around.store.write((tx) => tx.insert(settings).values({ key, value: "loaded" }));
     loaded.push(entry.name);
   }

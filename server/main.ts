@@ -4,6 +4,7 @@ import { join } from "node:path";
 import { makeApp, makeServices } from "./app";
 import { loadDemo } from "./demo";
 import { Blobs } from "./files/blobs";
+import { WithShipped } from "./files/shipped";
 import { RenderPool } from "./render/pool";
 import { Store } from "./store/database";
 
@@ -19,12 +20,18 @@ async function start(): Promise<void> {
   const url = process.env.ZEST_DATABASE ?? `file:${join(folder, "zest.db")}`;
   const store = await Store.open(url, join(root, "server/store/migrations"));
   const blobs = join(folder, "files");
-  const pool = new RenderPool({ filename: join(import.meta.dirname, "worker.js") }, blobs);
+  const fonts = join(root, "fonts");
+  const pool = new RenderPool(
+    { filename: join(import.meta.dirname, "worker.js") },
+    { blobs, fonts },
+  );
+  const stored = new Blobs(blobs);
   const services = makeServices({
     store,
     pool,
     folder,
-    blobs: new Blobs(blobs),
+    blobs: stored,
+    files: new WithShipped(fonts, stored),
     now: () => new Date(),
     newId: () => randomUUID(),
   });

@@ -51,7 +51,21 @@ export const TableText = z.object({ text: z.string().max(20_000_000) });
 export const TableAnswer = z.object({ table: Table, notes: z.array(TableNote) });
 export type TableAnswer = z.infer<typeof TableAnswer>;
 
-export const ImageFormat = z.enum(["png", "jpeg", "webp"]);
+/** One font of a file: what it is, what it can set, and whether its licence lets it be built into an SVG. */
+export const FontFacts = z.object({
+  family: z.string(),
+  index: z.number().int(),
+  axes: z.record(z.string(), z.object({ min: z.number(), default: z.number(), max: z.number() })),
+  characters: z.number().int(),
+  scripts: z.array(z.string()),
+  features: z.array(z.string()),
+  embedding: z.enum(["free", "editable", "print-and-preview", "forbidden"]),
+});
+export type FontFacts = z.infer<typeof FontFacts>;
+export const FontAnswer = z.object({ id: FileId, name: z.string(), faces: z.array(FontFacts) });
+export type FontAnswer = z.infer<typeof FontAnswer>;
+
+export const ImageFormat = z.enum(["png", "jpeg", "webp", "svg"]);
 export type ImageFormat = z.infer<typeof ImageFormat>;
 
 export const BatchRequest = z.object({

@@ -19,6 +19,8 @@ export type BrandColour = z.infer<typeof BrandColour>;
  */
 export const BrandFace = z.object({
   file: FileId,
+  /** Which font of a collection; the first when not given. */
+  index: z.number().int().min(0).optional(),
   weight: z.number().int().min(1).max(1000),
   axes: z.record(z.string().length(4), z.number()).default({}),
 });

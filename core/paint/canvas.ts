@@ -1,5 +1,18 @@
 import type { Box } from "../geometry";
-import type { GlyphsItem, PathItem, PictureItem, Scene, SceneItem } from "../scene";
+import type {
+  GlyphsItem,
+  Paint,
+  PathItem,
+  Pen,
+  PictureItem,
+  Scene,
+  SceneItem,
+  Shade,
+} from "../scene";
+
+interface CanvasGradient {
+  addColorStop(at: number, colour: string): void;
+}
 
 /** The part of the Canvas 2D standard that is used; a browser's context and the server's both have it. */
 export interface Context<Path, Image> {
@@ -7,17 +20,33 @@ export interface Context<Path, Image> {
   strokeStyle: unknown;
   lineWidth: number;
   lineJoin: string;
+  lineCap: string;
   globalAlpha: number;
-  imageSmoothingEnabled: boolean;
+  globalCompositeOperation: string;
+  shadowColor: string;
+  shadowBlur: number;
+  shadowOffsetX: number;
+  shadowOffsetY: number;
   save(): void;
   restore(): void;
   setTransform(a: number, b: number, c: number, d: number, e: number, f: number): void;
   translate(x: number, y: number): void;
   rotate(radians: number): void;
   scale(x: number, y: number): void;
+  setLineDash(lengths: number[]): void;
+  createLinearGradient(x0: number, y0: number, x1: number, y1: number): CanvasGradient;
+  createRadialGradient(
+    x0: number,
+    y0: number,
+    r0: number,
+    x1: number,
+    y1: number,
+    r1: number,
+  ): CanvasGradient;
   beginPath(): void;
   rect(x: number, y: number, width: number, height: number): void;
   clip(): void;
+  clip(path: Path): void;
   fill(path: Path): void;
   stroke(path: Path): void;
   fillRect(x: number, y: number, width: number, height: number): void;
@@ -34,10 +63,13 @@ export interface Context<Path, Image> {
   ): void;
 }
 
-/** A decoded, treated picture; `source` is the part of `image`, in its pixels, that fills the item's box. */
+/**
+ * A developed picture: the part `source` of `image`, in its pixels, is painted on `at`, in output pixels.
+ */
 export interface Bitmap<Image> {
   image: Image;
   source: Box;
+  at: Box;
 }
 
 /** What painting needs of its surroundings. A picture that is not there yet is left unpainted. */
@@ -61,9 +93,11 @@ export function paint<Path, Image>(
     context.save();
     turnAbout(context, item);
     context.globalAlpha = item.opacity;
+    if (item.blend) context.globalCompositeOperation = item.blend;
+    if (item.shade) castShade(context, item.shade, scale);
     if (item.kind === "path") paintPath(context, item, materials);
     else if (item.kind === "glyphs") paintGlyphs(context, item, materials);
-    else paintPicture(context, item, materials);
+    else paintPicture(context, item, materials, scale);
     context.restore();
   }
 }
@@ -73,6 +107,42 @@ function turnAbout(context: Context<never, never>, { turn }: SceneItem): void {
   context.translate(turn.about.x, turn.about.y);
   context.rotate((turn.degrees * Math.PI) / 180);
   context.translate(-turn.about.x, -turn.about.y);
+}
+
+/** The standard counts a shadow's lengths in output pixels, whatever the transform. */
+function castShade(context: Context<never, never>, shade: Shade, scale: number): void {
+  context.shadowColor = withAlpha(shade.hex, shade.alpha);
+  context.shadowBlur = shade.blur * scale;
+  context.shadowOffsetX = shade.x * scale;
+  context.shadowOffsetY = shade.y * scale;
+}
+
+/** A hex colour with its alpha as two more digits, which the standard reads. */
+export function withAlpha(hex: string, alpha: number): string {
+  if (alpha >= 1) return hex;
+  return (
+    hex +
+    Math.round(alpha * 255)
+      .toString(16)
+      .padStart(2, "0")
+  );
+}
+
+function styleOf(context: Context<never, never>, paint: Paint): unknown {
+  if (paint.kind === "flat") return paint.hex;
+  const gradient =
+    paint.kind === "linear"
+      ? context.createLinearGradient(paint.from.x, paint.from.y, paint.to.x, paint.to.y)
+      : context.createRadialGradient(
+          paint.centre.x,
+          paint.centre.y,
+          0,
+          paint.centre.x,
+          paint.centre.y,
+          paint.radius,
+        );
+  for (const { at, hex, alpha } of paint.stops) gradient.addColorStop(at, withAlpha(hex, alpha));
+  return gradient;
 }
 
 function paintPath<Path, Image>(
@@ -87,15 +157,22 @@ function paintPath<Path, Image>(
   }
   const path = materials.path(item.d);
   if (item.fill) {
-    context.fillStyle = item.fill;
+    context.fillStyle = styleOf(context, item.fill);
     context.fill(path);
   }
-  if (item.stroke) {
-    context.strokeStyle = item.stroke.hex;
-    context.lineWidth = item.stroke.width;
-    context.lineJoin = "round";
-    context.stroke(path);
-  }
+  if (!item.pen) return;
+  // What is filled has cast its shadow already; a stroke's would fall on it.
+  if (item.fill) context.shadowColor = "#00000000";
+  takePen(context, item.pen);
+  context.stroke(path);
+}
+
+function takePen(context: Context<never, never>, { hex, width, dash, cap, join }: Pen): void {
+  context.strokeStyle = hex;
+  context.lineWidth = width;
+  context.lineJoin = join;
+  context.lineCap = cap;
+  context.setLineDash(dash);
 }
 
 function paintGlyphs<Path, Image>(
@@ -104,26 +181,40 @@ function paintGlyphs<Path, Image>(
   materials: Materials<Path, Image>,
 ): void {
   context.fillStyle = item.colour;
-  for (const glyph of item.glyphs) {
-    const by = item.size / glyph.unitsPerEm;
+  for (const { outline, unitsPerEm, x, y, colour } of item.glyphs) {
+    const by = item.size / unitsPerEm;
     context.save();
-    context.translate(glyph.x, glyph.y);
+    if (colour) context.fillStyle = withAlpha(colour.hex, colour.alpha);
+    context.translate(x, y);
     context.scale(by, -by);
-    context.fill(materials.path(glyph.outline));
+    context.fill(materials.path(outline));
     context.restore();
   }
 }
 
+/** Pictures lie on whole output pixels, one of theirs on each, so the transform is taken off again. */
 function paintPicture<Path, Image>(
   context: Context<Path, Image>,
   item: PictureItem,
   materials: Materials<Path, Image>,
+  scale: number,
 ): void {
   const bitmap = materials.picture(item);
   if (!bitmap) return;
-  const { source, image } = bitmap;
-  const { x, y, width, height } = item.box;
-  context.drawImage(image, source.x, source.y, source.width, source.height, x, y, width, height);
+  const { source, image, at } = bitmap;
+  if (item.frame) context.clip(materials.path(item.frame));
+  context.scale(1 / scale, 1 / scale);
+  context.drawImage(
+    image,
+    source.x,
+    source.y,
+    source.width,
+    source.height,
+    at.x,
+    at.y,
+    at.width,
+    at.height,
+  );
 }
 
 /** Keeps parsed paths: a glyph's outline is painted again and again. */

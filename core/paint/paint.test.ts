@@ -1,6 +1,6 @@
 import { createCanvas, Path2D, type Canvas } from "@napi-rs/canvas";
 import { expect } from "chai";
-import { rectangle, waves } from "../scene/shapes";
+import { rectangle, waves } from "../shape";
 import type { Scene, SceneItem } from "../scene";
 import { paint, pathCache } from "./index";
 
@@ -20,7 +20,7 @@ describe("paint", () => {
     const square = item({
       kind: "path",
       d: rectangle({ x: 4, y: 2, width: 4, height: 4 }),
-      fill: "#FF0000",
+      fill: { kind: "flat", hex: "#FF0000" },
     });
     for (const scale of [1, 3]) {
       const [inside, outside] = pixels([square], scale, [
@@ -36,7 +36,7 @@ describe("paint", () => {
     const bar = {
       kind: "path",
       d: rectangle({ x: 4, y: 4, width: 12, height: 2 }),
-      fill: "#FFFFFF",
+      fill: { kind: "flat", hex: "#FFFFFF" },
     };
     const turn = { degrees: 90, about: { x: 10, y: 5 } };
     const at: [number, number][] = [
@@ -73,7 +73,7 @@ describe("paint", () => {
     const band = item({
       kind: "path",
       d,
-      stroke: { hex: "#FFFFFF", width: strokeWidth },
+      pen: { hex: "#FFFFFF", width: strokeWidth, dash: [], cap: "butt", join: "round" },
       clip: box,
     });
     const below = Array.from({ length: 20 }, (_, x): [number, number] => [x, 7]);

@@ -1,33 +1,76 @@
 import { area, box, contains, intersect, type Box } from "../geometry";
 
+/** How a picture stands in its frame beyond what its focus asks for; the document's `Framing` says how each is counted. */
+export interface Placing {
+  zoom: number;
+  panX: number;
+  panY: number;
+  turn: number;
+}
+
+const PLAIN: Placing = { zoom: 1, panX: 0, panY: 0, turn: 0 };
+
 /**
  * The part of a picture that fills a frame of the given shape without stretching, in picture pixels.
  * The focus area is kept whole where it fits, and the frame then opens towards the picture's middle,
  * so that a subject near the edge does not drag the crop further than it has to.
+ * A turned picture is shown larger, so that its frame is filled to the corners.
  */
 export function cropTo(
   picture: { width: number; height: number },
   frame: { width: number; height: number },
   focus: Box,
+  { zoom, panX, panY, turn }: Placing = PLAIN,
 ): Box {
-  const scale = Math.max(frame.width / picture.width, frame.height / picture.height);
-  const width = frame.width / scale;
-  const height = frame.height / scale;
+  const reach = turnedReach(frame, turn);
+  const scale = Math.max(reach.width / picture.width, reach.height / picture.height) * zoom;
+  const wide = along(picture.width, reach.width / scale, focus.x, focus.width, panX);
+  const high = along(picture.height, reach.height / scale, focus.y, focus.height, panY);
+  const [width, height] = [frame.width / scale, frame.height / scale];
   return box(
-    along(picture.width, width, focus.x, focus.width),
-    along(picture.height, height, focus.y, focus.height),
+    wide + (reach.width / scale - width) / 2,
+    high + (reach.height / scale - height) / 2,
     width,
     height,
   );
 }
 
-/** Where the window starts on one axis. */
-function along(whole: number, window: number, focusStart: number, focusLength: number): number {
+/** The upright box around a frame that is turned. */
+function turnedReach(frame: { width: number; height: number }, turn: number) {
+  const radians = (turn * Math.PI) / 180;
+  const [cos, sin] = [Math.abs(Math.cos(radians)), Math.abs(Math.sin(radians))];
+  return {
+    width: frame.width * cos + frame.height * sin,
+    height: frame.width * sin + frame.height * cos,
+  };
+}
+
+/** Where the window starts on one axis; `pan` moves it from there, −1 all the way to the start, 1 to the end. */
+function along(
+  whole: number,
+  window: number,
+  focusStart: number,
+  focusLength: number,
+  pan: number,
+): number {
   const room = whole - window;
   if (room <= 0) return 0;
   const middle = focusStart + focusLength / 2;
   // A subject that fits is centred; one that does not shows its middle.
-  return Math.min(Math.max(0, middle - window / 2), room);
+  const start = Math.min(Math.max(0, middle - window / 2), room);
+  return pan < 0 ? start * (1 + pan) : start + (room - start) * pan;
+}
+
+/** The largest box of the picture's shape inside a frame, in its middle: the whole picture is seen. */
+export function containedIn(picture: { width: number; height: number }, frame: Box): Box {
+  const scale = Math.min(frame.width / picture.width, frame.height / picture.height);
+  const [width, height] = [picture.width * scale, picture.height * scale];
+  return box(
+    frame.x + (frame.width - width) / 2,
+    frame.y + (frame.height - height) / 2,
+    width,
+    height,
+  );
 }
 
 /** The share of the focus area that the crop shows, 0..1. */

@@ -1,3 +1,7 @@
-export { cropTo, focusInFrame, focusShown } from "./crop";
+export { adjust, adjustKey, type Adjust } from "./adjust";
+export { AdjustStyle } from "./adjust-style";
+export { containedIn, cropTo, focusInFrame, focusShown, type Placing } from "./crop";
+export { develop, type Developing, type Shown } from "./develop";
+export { draftLevel } from "./levels";
+export { sample, type Raster, type View } from "./raster";
 export { readTones, toneOf, type GroundTone } from "./tones";
-export { treat, treatmentKey } from "./treat";

@@ -1,7 +1,7 @@
 import { expect } from "chai";
 import fc from "fast-check";
 import { box, contains } from "../geometry";
-import { cropTo, focusInFrame, focusShown, readTones, toneOf, treat } from "./index";
+import { cropTo, focusInFrame, focusShown, readTones, toneOf } from "./index";
 
 const side = fc.integer({ min: 1, max: 4000 });
 const share = fc.double({ min: 0, max: 1, noNaN: true });
@@ -32,22 +32,6 @@ describe("cropTo", () => {
   });
 });
 
-describe("treat", () => {
-  it("puts black in the dark ink, white in the light, grey between, and leaves alpha", () => {
-    const pixels = new Uint8ClampedArray([0, 0, 0, 255, 255, 255, 255, 7, 128, 128, 128, 255]);
-    treat(pixels, { kind: "duotone", dark: "#0C2B30", light: "#F6EFE2" });
-    expect([...pixels.slice(0, 8)]).to.deep.equal([0x0c, 0x2b, 0x30, 255, 0xf6, 0xef, 0xe2, 7]);
-    // (12 + (246 − 12) · 128/255) = 129.46
-    expect(pixels[8]).to.equal(129);
-  });
-
-  it("does nothing when there is no treatment", () => {
-    const pixels = new Uint8ClampedArray([1, 2, 3, 4]);
-    treat(pixels, { kind: "none" });
-    expect([...pixels]).to.deep.equal([1, 2, 3, 4]);
-  });
-});
-
 describe("tones", () => {
   /** Left half flat white, right half a chequer of black and white. */
   const grey = Uint8Array.from({ length: 80 * 40 }, (_, i) => {
@@ -65,16 +49,16 @@ describe("tones", () => {
   };
 
   it("tell calm from busy and light from dark", () => {
-    const left = toneOf(picture, box(0, 0, 380, 400), { kind: "none" });
-    const right = toneOf(picture, box(420, 0, 380, 400), { kind: "none" });
+    const left = toneOf(picture, box(0, 0, 380, 400), {});
+    const right = toneOf(picture, box(420, 0, 380, 400), {});
     expect(left.busy).to.be.closeTo(0, 1e-6);
     expect(left.darkest).to.be.closeTo(1, 1e-6);
     expect(right.busy).to.be.greaterThan(0.4);
   });
 
-  it("are those of the treated picture", () => {
-    const treatment = { kind: "duotone", dark: "#000000", light: "#808080" } as const;
-    const tone = toneOf(picture, box(0, 0, 380, 400), treatment);
+  it("are those of the adjusted picture", () => {
+    const ink = { duotone: { dark: "#000000", light: "#808080" } };
+    const tone = toneOf(picture, box(0, 0, 380, 400), ink);
     // #808080 has relative luminance 0.2159 (WCAG 2.2 definition).
     expect(tone.mean).to.be.closeTo(0.2159, 1e-3);
   });

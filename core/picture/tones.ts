@@ -1,7 +1,6 @@
-import type { Treatment } from "../brand";
-import { rgb } from "../colour";
 import type { PictureFile, Tones } from "../files";
 import { bottom, intersect, right, box, type Box } from "../geometry";
+import { adjust, type Adjust } from "./adjust";
 
 /** Columns of the grid in which a picture's tones are kept; rows follow from its shape. */
 const COLUMNS = 40;
@@ -50,7 +49,7 @@ function statistics(
 }
 
 export interface GroundTone {
-  /** Darkest, mean and lightest relative luminance of the cells behind, after treatment. */
+  /** Darkest, mean and lightest relative luminance of the cells behind, as adjusted. */
   darkest: number;
   mean: number;
   lightest: number;
@@ -59,11 +58,11 @@ export interface GroundTone {
 }
 
 /** What lies behind `area` (picture pixels). */
-export function toneOf(picture: PictureFile, area: Box, treatment: Treatment): GroundTone {
+export function toneOf(picture: PictureFile, area: Box, by: Adjust): GroundTone {
   const cells = cellsIn(picture, area);
   const { tones } = picture;
   const greys = cells.map((cell) => tones.grey[cell]!);
-  const luminances = greys.map((grey) => treatedLuminance(grey, treatment));
+  const luminances = greys.map((grey) => luminanceAfter(grey, by));
   const meanGrey = average(greys);
   const between = Math.sqrt(average(greys.map((grey) => (grey - meanGrey) ** 2)));
   return {
@@ -88,27 +87,29 @@ function cellsIn(picture: PictureFile, area: Box): number[] {
 
 const average = (values: number[]): number => values.reduce((a, b) => a + b, 0) / values.length;
 
-/** Luminances of 256 grey values after a treatment; asked for in every layout, so kept. */
-const tables = new WeakMap<Treatment, Float64Array>();
+/** Luminances of 256 grey values after an adjustment; asked for in every layout, so kept. */
+const tables = new WeakMap<Adjust, Float64Array>();
 
-function treatedLuminance(grey: number, treatment: Treatment): number {
-  let table = tables.get(treatment);
-  if (!table) tables.set(treatment, (table = luminanceTable(treatment)));
+function luminanceAfter(grey: number, by: Adjust): number {
+  let table = tables.get(by);
+  if (!table) tables.set(by, (table = luminanceTable(by)));
   return table[Math.round(grey * 255)]!;
 }
 
-function luminanceTable(treatment: Treatment): Float64Array {
-  const [dark, light] =
-    treatment.kind === "none" ? [BLACK, WHITE] : [rgb(treatment.dark), rgb(treatment.light)];
-  return Float64Array.from({ length: 256 }, (_, value) => {
-    const part = (from: number, to: number) => linear(from + ((to - from) * value) / 255);
-    const [r, g, b] = [part(dark.r, light.r), part(dark.g, light.g), part(dark.b, light.b)];
-    return 0.2126 * r + 0.7152 * g + 0.0722 * b;
+/** What becomes of every grey; what depends on the place in the picture is left out. */
+function luminanceTable({
+  blur: _blur,
+  vignette: _vignette,
+  grain: _grain,
+  ...by
+}: Adjust): Float64Array {
+  const data = Uint8ClampedArray.from({ length: 256 * 4 }, (_, i) => (i % 4 === 3 ? 255 : i >> 2));
+  adjust({ data, width: 256, height: 1, opaque: true }, by, 1);
+  return Float64Array.from({ length: 256 }, (_, grey) => {
+    const part = (channel: number) => linear(data[grey * 4 + channel]! / 255);
+    return 0.2126 * part(0) + 0.7152 * part(1) + 0.0722 * part(2);
   });
 }
-
-const BLACK = { r: 0, g: 0, b: 0 };
-const WHITE = { r: 1, g: 1, b: 1 };
 
 /** sRGB to linear light, IEC 61966-2-1. */
 const linear = (value: number): number =>

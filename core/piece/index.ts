@@ -1,4 +1,5 @@
 export * from "./piece";
+export * from "./style";
 export * from "./edits";
 export * from "./crate";
 export * from "./copy";

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { Spread } from "../colour";
 import { FileId } from "../files";
+import { Style } from "./style";
 
 export const LIMITS = { text: 2000, title: 120, nodes: 200, sizes: 60 } as const;
 
@@ -60,27 +61,6 @@ export const Role = z.enum([
 ]);
 export type Role = z.infer<typeof Role>;
 
-/** A token (a colour role of the arrangement, or a role of the brand) or a raw hex, which preflight marks. */
-export const ColourToken = z.string().min(1);
-
-/** Sizes are lead pixels; tracking and padding are em; turn is degrees clockwise. */
-export const Style = z.object({
-  colour: ColourToken.optional(),
-  type: z.enum(["headline", "text"]).optional(),
-  size: z.number().positive().optional(),
-  weight: z.number().int().min(1).max(1000).optional(),
-  case: z.enum(["as-typed", "upper"]).optional(),
-  tracking: z.number().min(-0.2).max(0.5).optional(),
-  leading: z.number().min(0.6).max(2.5).optional(),
-  align: z.enum(["left", "centre", "right"]).optional(),
-  valign: z.enum(["top", "middle", "bottom"]).optional(),
-  plate: z.object({ colour: ColourToken, padding: z.number().min(0).max(4).optional() }).optional(),
-  shape: z.enum(["rectangle", "ellipse", "waves"]).optional(),
-  turn: z.number().min(-180).max(180).optional(),
-  opacity: z.number().min(0).max(1).optional(),
-});
-export type Style = z.infer<typeof Style>;
-
 /** A box in lead pixels; it may hang over the frame, but always has a size. */
 export const NodeBox = z.object({
   x: z.number(),
@@ -126,6 +106,11 @@ export const Piece = z
     kind: z.enum(["post", "carousel", "story", "ad"]),
     title: z.string().min(1).max(LIMITS.title),
     brand: z.string().min(1),
+    /** BCP 47: how the words are broken, cased and shaped. */
+    language: z
+      .string()
+      .regex(/^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$/, "a language is written like en or pt-BR")
+      .optional(),
     lead: z.string().min(1),
     message: z.record(SlotName, Filling),
     arrangement: z.array(Node).max(LIMITS.nodes),

@@ -17,11 +17,11 @@ export function check(layout: Layout): Finding[] {
     ...layout.placed.flatMap((item, index) => checkOne(layout, item, index)),
     ...checkOverlaps(layout),
     ...checkLeftOut(layout),
-    ...layout.resolved.raw.map(({ node, hex }): Finding => ({
-      code: "raw-colour",
+    ...layout.resolved.raw.map(({ node, what, value }): Finding => ({
+      code: what === "face" ? "raw-face" : "raw-colour",
       level: "look-again",
       node,
-      about: hex,
+      about: value,
     })),
   ];
 }
@@ -49,7 +49,7 @@ const needsSafety = (item: Placed): boolean =>
 export const inkOf = (item: Placed): Box => {
   const { node } = item;
   const round =
-    node.type === "shape" && node.shape === "ellipse" && item.box.width === item.box.height;
+    node.type === "shape" && node.shape.kind === "ellipse" && item.box.width === item.box.height;
   if (round) return item.box;
   return turned(
     item.text && !(node.type === "text" && node.plate) ? item.text.ink : item.box,
@@ -157,9 +157,18 @@ function checkCharacters(item: Placed): Finding[] {
   const missing = missingCharacters(item.node.text, item.node.paragraph.style.chain);
   if (missing.length === 0) return [];
   return [
-    { code: "no-such-character", level: "must-fix", ...named(item), about: missing.join(" ") },
+    {
+      code: "no-such-character",
+      level: "must-fix",
+      ...named(item),
+      about: missing.map(spelled).join(", "),
+    },
   ];
 }
+
+/** The character and its Unicode number, since a missing one often cannot be seen. */
+const spelled = (character: string): string =>
+  `${character} (U+${character.codePointAt(0)!.toString(16).toUpperCase().padStart(4, "0")})`;
 
 /** Words and logos never touch each other; what sits on a plate sits there on purpose. */
 function checkOverlaps({ placed }: Layout): Finding[] {
@@ -198,6 +207,8 @@ function checkLeftOut(layout: Layout): Finding[] {
       const role = node?.role ?? "";
       if (why === "file-missing")
         return { code: "file-missing", level: "must-fix", node: id, role };
+      if (why === "not-painted-yet" || why === "unknown-icon" || why === "too-long-for-code")
+        return { code: "cannot-be-painted", level: "look-again", node: id, role, about: why };
       const always = node?.keep === "always";
       return {
         code: always ? "always-left-out" : "left-out",

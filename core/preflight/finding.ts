@@ -14,6 +14,8 @@ const codes = [
   "always-left-out",
   "no-such-character",
   "raw-colour",
+  "raw-face",
+  "cannot-be-painted",
   "file-missing",
   "nothing-fits",
 ] as const;

@@ -56,7 +56,9 @@ function nodeReport(layout: Layout, item: Layout["placed"][number], index: numbe
     box: roundBox(item.box),
     ink: roundBox(inkOf(item)),
     ...(turn === 0 ? {} : { turn }),
-    ...(text ? { fontSize: round(text.set.size), lines: text.set.lines.map((l) => l.text) } : {}),
+    ...(text
+      ? { fontSize: round(text.set.size), lines: text.set.lines.map((l) => l.shaped.text) }
+      : {}),
     ...(contrast === undefined ? {} : { contrast: round(contrast) }),
     ...(crop ? { crop: roundBox(crop) } : {}),
   };

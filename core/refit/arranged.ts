@@ -1,4 +1,5 @@
-import { between, box, contains, overlaps, scaleBox, type Box } from "../geometry";
+import { between, box, contains, inset, overlaps, scaleBox, type Box } from "../geometry";
+import { platePad } from "./block";
 import { cropTo } from "../picture";
 import type { LogoNode, ResolvedNode, TextNode } from "../resolve";
 import { logoFor } from "../brand";
@@ -14,13 +15,10 @@ const SAME_SHAPE = 0.03;
  * The arrangement as composed, scaled: for the lead size itself and for frames of its shape.
  * Undefined when the words no longer fit their boxes, or (on another placement) leave its safe area.
  */
-export function asArranged(
-  stage: Stage,
-  leadWidth: number,
-  leadHeight: number,
-): Placed[] | undefined {
-  const scale = stage.frame.width / leadWidth;
-  const shape = stage.frame.height / stage.frame.width / (leadHeight / leadWidth);
+export function asArranged(stage: Stage): Placed[] | undefined {
+  const { frame, lead } = stage;
+  const scale = frame.width / lead.width;
+  const shape = frame.height / frame.width / (lead.height / lead.width);
   if (Math.abs(shape - 1) > SAME_SHAPE) return undefined;
   const placed: Placed[] = [];
   for (const node of stage.resolved.nodes) {
@@ -60,8 +58,15 @@ export function placeIn(
     case "text":
       return placeText(stage, node, target, scale);
     case "picture":
-      return { node, box: target, crop: cropTo(node.file, target, node.focus), turn: node.turn };
+      return {
+        node,
+        box: target,
+        crop: cropTo(node.file, target, node.focus, node.framing),
+        turn: node.turn,
+      };
     case "shape":
+    case "icon":
+    case "code":
       return { node, box: target, turn: node.turn };
     case "logo":
       return placeLogo(stage, node, target, behind);
@@ -82,14 +87,19 @@ function placeText(stage: Stage, node: TextNode, target: Box, scale: number): Pl
   });
   if (!set) return undefined;
   const ink = alignedIn(room, set, node);
-  return { node, box: node.plate ? target : ink, text: { set, ink }, turn: node.turn };
+  const box = plateOf(node, target, grown(ink, platePad(node) * set.size));
+  return { node, box, text: { set, ink }, turn: node.turn };
 }
 
+/** A plate behind a block is the node's box; plates behind lines, like plain text, go with the ink. */
+const plateOf = ({ plate }: TextNode, target: Box, around: Box): Box =>
+  plate?.per === "block" ? target : around;
+
+const grown = (b: Box, by: number): Box => inset(b, -by);
+
 const insidePlate = (node: TextNode, target: Box): Box => {
-  const pad = Math.min(
-    target.height * 0.22,
-    (node.plate?.padding ?? 0) * (node.size ?? target.height),
-  );
+  const wanted = platePad(node) * (node.size ?? target.height);
+  const pad = node.plate?.per === "line" ? wanted : Math.min(target.height * 0.22, wanted);
   return between(
     target.x + pad,
     target.y + pad,
@@ -100,12 +110,9 @@ const insidePlate = (node: TextNode, target: Box): Box => {
 
 /** Buttons centre their words; other text follows its style. Centring uses the ink, not the font's box. */
 function alignedIn(room: Box, set: SetText, node: TextNode): Box {
-  const align = node.plate ? "centre" : node.align;
-  const valign = node.plate ? "middle" : node.valign;
-  const [h, v] = [
-    { left: 0, centre: 0.5, right: 1 }[align],
-    { top: 0, middle: 0.5, bottom: 1 }[valign],
-  ];
+  const valign = node.plate?.per === "block" ? "middle" : node.valign;
+  const h = node.paragraph.alignShare;
+  const v = { top: 0, middle: 0.5, bottom: 1 }[valign];
   const baselineHeight = set.height - set.descent;
   const height = valign === "top" ? set.height : baselineHeight;
   return box(

@@ -12,15 +12,19 @@ export interface Block {
   place(x: number, y: number): Placed[];
 }
 
+/** What a plate reaches beyond its words, in em. */
+export const platePad = ({ plate }: TextNode): number => plate?.padding ?? 0;
+
 export function textBlock(node: TextNode, set: SetText): Block {
-  const { width, height } = set;
+  const pad = platePad(node) * set.size;
+  const [width, height] = [set.width + 2 * pad, set.height + 2 * pad];
   return {
     width,
     height,
-    baseline: lastBaseline(set),
+    baseline: lastBaseline(set) + pad,
     place: (x, y) => {
-      const ink = box(x, y, width, height);
-      return [{ node, box: ink, text: { set, ink }, turn: 0 }];
+      const ink = box(x + pad, y + pad, set.width, set.height);
+      return [{ node, box: box(x, y, width, height), text: { set, ink }, turn: 0 }];
     },
   };
 }
@@ -29,7 +33,7 @@ export function textBlock(node: TextNode, set: SetText): Block {
 export function buttonBlock(node: TextNode, set: SetText): Block {
   const padding = (node.plate?.padding ?? 0) * set.size;
   const capHeight = node.paragraph.style.chain[0]!.capHeight * set.size;
-  const lines = (set.lines.length - 1) * set.lineHeight;
+  const lines = set.height - set.ascent - set.descent;
   const width = set.width + 2.5 * padding;
   const height = capHeight + lines + 2 * padding;
   return {

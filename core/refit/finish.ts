@@ -47,7 +47,7 @@ function placeMedia(draft: Draft, media: Box): Placed[] {
 const cropped = (node: PictureNode, part: Box): Placed => ({
   node,
   box: part,
-  crop: cropTo(node.file, part, node.focus),
+  crop: cropTo(node.file, part, node.focus, node.framing),
   turn: 0,
 });
 
@@ -93,7 +93,7 @@ function trySpot(
       right(spot) + 0.3 * block.height,
       bottom(spot) + 0.3 * block.height,
     );
-    const tone = toneOf(node.file, inPicture(around, item.box, crop), node.treatment);
+    const tone = toneOf(node.file, inPicture(around, item.box, crop), node.adjust);
     const isLight = guess === 1;
     const worst = isLight ? tone.darkest : tone.lightest;
     const ink = isLight ? 0.02 : 0.85;

@@ -10,11 +10,7 @@ import type { Placed } from "./layout";
 export function groundBehind(target: Box, behind: Placed[], backdrop: Hex): GroundTone {
   const ground = behind.findLast((item) => isGround(item) && contains(item.box, target));
   if (ground?.node.type === "picture" && ground.crop) {
-    return toneOf(
-      ground.node.file,
-      inPicture(target, ground.box, ground.crop),
-      ground.node.treatment,
-    );
+    return toneOf(ground.node.file, inPicture(target, ground.box, ground.crop), ground.node.adjust);
   }
   const flat = luminance(ground?.node.type === "shape" ? ground.node.colour : backdrop);
   return { darkest: flat, mean: flat, lightest: flat, busy: 0 };

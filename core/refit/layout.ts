@@ -1,5 +1,5 @@
 import type { Box, Point } from "../geometry";
-import type { LogoVersion, ResolvedNode, ResolvedPiece } from "../resolve";
+import type { AbsentReason, LogoVersion, ResolvedNode, ResolvedPiece } from "../resolve";
 import type { Placement } from "../placements";
 import type { SetText } from "../type";
 
@@ -20,8 +20,7 @@ export interface Placed {
   about?: Point;
 }
 
-export type LeftOutReason =
-  "no-room" | "empty" | "hidden" | "file-missing" | "not-painted-yet" | "not-for-this-shape";
+export type LeftOutReason = "no-room" | "not-for-this-shape" | AbsentReason;
 
 export interface LeftOut {
   id: string;
@@ -44,6 +43,8 @@ export interface CostTerms {
 export interface Layout {
   resolved: ResolvedPiece;
   placement: Placement;
+  /** Output pixels for each lead pixel: the geometric means of the two frames. */
+  leadScale: number;
   safe: Box;
   /** Legibility floor in output pixels. */
   floor: number;

@@ -108,7 +108,15 @@ export function without(parts: Parts, dropped: ReadonlySet<string>): Parts {
 /** Every node that could be left out, the first to go first; `always` nodes are never among them. */
 export function droppable(parts: Parts, keepIfRoom: ReadonlySet<string>): ResolvedNode[] {
   const { photos, ornament, kicker, details, cta, logo, badge } = parts;
-  const all = [...photos, ornament, kicker, ...details, cta, logo, badge?.plate];
+  const all: (ResolvedNode | undefined)[] = [
+    ...photos,
+    ornament,
+    kicker,
+    ...details,
+    cta,
+    logo,
+    badge?.plate,
+  ];
   const order = (node: ResolvedNode) => node.importance - (keepIfRoom.has(node.id) ? 10 : 0);
   return all
     .filter((node): node is ResolvedNode => node !== undefined && !node.always)

@@ -1,4 +1,4 @@
-import { frameOf, placementById, type Placement } from "../placements";
+import type { Placement } from "../placements";
 import type { ResolvedNode, ResolvedPiece } from "../resolve";
 import { asArranged } from "./arranged";
 import { pictureAbove, pictureBetween, wordsAlone } from "./bands";
@@ -24,6 +24,7 @@ export function refit(resolved: ResolvedPiece, placement: Placement): Layout {
   return {
     resolved,
     placement,
+    leadScale: stage.leadScale,
     safe: stage.safe,
     floor: stage.floor,
     placed: withBackdrop(stage, placed),
@@ -40,8 +41,7 @@ interface Choice {
 }
 
 function arranged(stage: Stage): Choice | undefined {
-  const lead = frameOf(placementById(stage.resolved.piece.lead));
-  const placed = asArranged(stage, lead.width, lead.height);
+  const placed = asArranged(stage);
   return placed && { placed, via: "as arranged", cost: NO_COST };
 }
 
@@ -121,4 +121,7 @@ function leftOut(resolved: ResolvedPiece, placed: Placed[]): LeftOut[] {
 }
 
 const whyDropped = (node: ResolvedNode): LeftOut["why"] =>
-  node.type === "shape" && node.role !== "badge" ? "not-for-this-shape" : "no-room";
+  FIGURES.has(node.type) && node.role !== "badge" ? "not-for-this-shape" : "no-room";
+
+/** What has its place in the arrangement only; another shape of frame has none for it. */
+const FIGURES = new Set(["shape", "icon", "code"]);

@@ -1,5 +1,4 @@
 import { CONTRAST_TEXT, contrast } from "../colour";
-import { frameOf, placementById } from "../placements";
 import { placeIn } from "./arranged";
 import type { Placed } from "./layout";
 import type { Stage } from "./stage";
@@ -22,8 +21,7 @@ export function onPlainGround(stage: Stage, placed: Placed[]): Placed[] {
 
 /** Puts each node that a local change has placed on this size exactly there. */
 export function withLocalPlaces(stage: Stage, placed: Placed[]): Placed[] {
-  const lead = frameOf(placementById(stage.resolved.piece.lead));
-  const scale = stage.frame.width / lead.width;
+  const scale = stage.frame.width / stage.lead.width;
   const done: Placed[] = [];
   for (const item of placed) {
     const { fixed } = item.node;

@@ -4,6 +4,7 @@ import {
   frameOf,
   keptArea,
   legibilityFloor,
+  placementById,
   safeArea,
   type Placement,
 } from "../placements";
@@ -23,6 +24,10 @@ export class Stage {
   /** The size of running text, from which gaps are taken (½, 1, 2 and 4 times). */
   readonly unit: number;
   readonly css: number;
+  /** The frame that the piece was composed for. */
+  readonly lead: Box;
+  /** Output pixels for each lead pixel: the geometric means of the two frames. */
+  readonly leadScale: number;
 
   constructor(
     readonly resolved: ResolvedPiece,
@@ -36,6 +41,9 @@ export class Stage {
     this.floor = legibilityFloor(placement);
     this.extent = Math.sqrt(area(this.frame));
     this.css = cssPerPixel(placement);
+    const { lead } = resolved.piece;
+    this.lead = frameOf(lead === placement.id ? placement : placementById(lead));
+    this.leadScale = this.extent / Math.sqrt(area(this.lead));
     // Text grows slower than the frame: a poster is read from further away, a banner from near.
     this.unit = Math.max(1.04 * this.floor, 0.022 * this.extent + 5);
   }

@@ -1,6 +1,6 @@
 import { luminance } from "../colour";
 import { between } from "../geometry";
-import { logoBlock, stack, textBlock, type Block } from "./block";
+import { logoBlock, platePad, stack, textBlock, type Block } from "./block";
 import { hasMedia } from "./bands";
 import type { Draft } from "./draft";
 import type { Parts } from "./parts";
@@ -94,6 +94,7 @@ function headAndLine(room: WordRoom): Block | undefined {
     min: Math.max(stage.floor, 1.15 * size),
     max: 0.62 * stage.frame.height,
     mostLines: 2,
+    pad: platePad(parts.headline),
   });
   if (!set) return undefined;
   const words = textBlock(parts.headline, set);

@@ -11,6 +11,7 @@ import {
   textBlock,
   topAndBottom,
   type Block,
+  platePad,
 } from "./block";
 import type { Parts } from "./parts";
 import type { Stage } from "./stage";
@@ -43,6 +44,7 @@ export function head({ stage, parts, width, height, size }: WordRoom): Block | u
     min: Math.max(stage.floor, LEAST_JUMP * size),
     max: stage.frame.height,
     mostLines: MOST_HEADLINE_LINES,
+    pad: platePad(headline),
   });
   if (!set) return undefined;
   const words = textBlock(headline, set);
@@ -53,7 +55,7 @@ export function head({ stage, parts, width, height, size }: WordRoom): Block | u
 export function detailsBlock(room: WordRoom, details: TextNode[]): Block | undefined {
   const blocks: Block[] = [];
   for (const node of details) {
-    const set = setAt(node.paragraph, room.size, room.width);
+    const set = setAt(node.paragraph, room.size, room.width - 2 * platePad(node) * room.size);
     if (!set) return undefined;
     blocks.push(textBlock(node, set));
   }
@@ -197,10 +199,10 @@ const MOST_SIDE_SHARE = 0.48;
 /** As wide as its short lines need to stay on one line; longer ones may take two. */
 function naturalColumn({ parts, size }: WordRoom): number {
   const lines = parts.details.map(({ paragraph }) =>
-    paragraph.measureFor(paragraph.parts.length > 5 ? 2 : 1),
+    paragraph.naturalWidth(paragraph.parts.length > 5 ? 2 : 1),
   );
   const button = parts.cta
-    ? parts.cta.paragraph.measureFor(1) + 2.5 * (parts.cta.plate?.padding ?? 0)
+    ? parts.cta.paragraph.naturalWidth(1) + 2.5 * (parts.cta.plate?.padding ?? 0)
     : 0;
   return (Math.max(button, ...lines) + 0.05) * size;
 }

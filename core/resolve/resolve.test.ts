@@ -71,7 +71,7 @@ describe("resolve", () => {
 
   it("marks raw colours", async () => {
     expect((await one({ slot: "support", style: { colour: "#ABCDEF" } })).raw).to.deep.equal([
-      { node: "n", hex: "#ABCDEF" },
+      { node: "n", what: "colour", value: "#ABCDEF" },
     ]);
     expect((await one({ slot: "support", style: { colour: "accent" } })).raw).to.deep.equal([]);
   });

@@ -1,15 +1,17 @@
-import { paletteOf, resolveColour, type Brand, type Palette } from "../brand";
-import type { Hex } from "../colour";
+import { paletteOf, type Brand, type Palette, type Typeface } from "../brand";
 import type { PictureLookup } from "../files";
 import { box, type Box } from "../geometry";
-import { isPicture, isText, type Focus, type Node, type Piece } from "../piece";
-import type { Typesetter, TypeStyle } from "../type";
+import { Framing, isPicture, isText, type Focus, type Node, type Piece } from "../piece";
+import { codeFor, iconPath, type IconLookup } from "../shape";
+import { plainText, shelfTypeface, type Optical, type Typesetter, type TypeStyle } from "../type";
 import { roleStyles } from "./defaults";
+import { Looks } from "./looks";
 import type { AbsentReason, LogoVersion, ResolvedNode, ResolvedPiece } from "./resolved";
 
 export interface Sources {
   pictures: PictureLookup;
   typesetter: Typesetter;
+  icons: IconLookup;
 }
 
 /** Half the side of the area around a focus point that counts as the subject, as a share of the picture. */
@@ -31,8 +33,8 @@ export function resolve(
   for (const lead of piece.arrangement) {
     const change = changes[lead.id];
     const node = change ? { ...lead, ...change, style: { ...lead.style, ...change.style } } : lead;
-    const one = new OneNode(node, piece, brand, palette, sources, (hex) =>
-      result.raw.push({ node: node.id, hex }),
+    const one = new OneNode(node, piece, brand, palette, sources, (what, value) =>
+      result.raw.push({ node: node.id, what, value }),
     );
     const resolved = one.resolve();
     if (typeof resolved === "string") {
@@ -45,19 +47,28 @@ export function resolve(
   return result;
 }
 
+/** Bold type from this weight on is made bolder still where it is to stand out. */
+const ALREADY_BOLD = 600;
+const BOLD = 700;
+const BLACK = 900;
+/** Type set this tight is display type, to be looked at rather than read. */
+const DISPLAY_LEADING = 1.15;
+
 /** The look-ups of one node, which share its style and the brand. */
 class OneNode {
   private readonly defaults;
+  private readonly looks: Looks;
 
   constructor(
     private readonly node: Node,
     private readonly piece: Piece,
     private readonly brand: Brand,
-    private readonly palette: Palette,
+    palette: Palette,
     private readonly sources: Sources,
-    private readonly onRaw: (hex: Hex) => void,
+    private readonly onRaw: (what: "colour" | "face", value: string) => void,
   ) {
     this.defaults = roleStyles[node.role];
+    this.looks = new Looks(node.style, brand, palette, (hex) => onRaw("colour", hex));
   }
 
   resolve(): ResolvedNode | AbsentReason {
@@ -69,14 +80,22 @@ class OneNode {
       case "picture":
         return this.picture();
       case "shape":
-        return this.shape();
-      default:
+        return this.shape(this.node.style.shape ?? "rectangle");
+      case "line":
+        return this.shape("line");
+      case "icon":
+        return this.icon();
+      case "code":
+        return this.code();
+      case "chart":
         return "not-painted-yet";
     }
   }
 
   private get common() {
     const { id, role, box: at, on, style } = this.node;
+    const { blend = "normal" } = style;
+    const { shadow } = this.looks;
     return {
       id,
       role,
@@ -86,30 +105,40 @@ class OneNode {
       always: this.node.keep === "always",
       turn: style.turn ?? 0,
       opacity: style.opacity ?? 1,
+      ...(blend === "normal" ? {} : { blend }),
+      ...(shadow ? { shadow } : {}),
     };
   }
 
-  private colour(token: string): Hex {
-    const resolved = resolveColour(token, this.brand, this.palette);
-    if (resolved.raw) this.onRaw(resolved.hex);
-    return resolved.hex;
+  private get ownColour() {
+    return this.looks.colour(this.node.style.colour ?? this.defaults.colour);
+  }
+
+  private get words(): string {
+    const filling = this.node.slot ? this.piece.message[this.node.slot] : undefined;
+    return isText(filling) ? filling.text.trim() : this.fromVoice();
   }
 
   private text(): ResolvedNode | AbsentReason {
-    const { style, slot } = this.node;
-    const filling = slot ? this.piece.message[slot] : undefined;
-    const text = isText(filling) ? filling.text.trim() : this.fromVoice();
-    if (!text) return "empty";
+    const { style } = this.node;
+    const typed = this.words;
+    if (!typed) return "empty";
     const weight = style.weight ?? this.defaults.weight;
+    const colour = this.ownColour;
+    const { outline } = style;
     return {
       ...this.common,
       type: "text",
-      text,
-      paragraph: this.sources.typesetter.paragraph(text, this.typeStyle(weight)),
-      colour: this.colour(style.colour ?? this.defaults.colour),
+      text: plainText(typed),
+      paragraph: this.sources.typesetter.paragraph(typed, this.typeStyle(weight)),
+      colour,
+      accent: this.looks.accent(colour),
+      marker: this.looks.marker(colour),
+      ...(outline
+        ? { outline: { hex: this.looks.colour(outline.colour), width: outline.width } }
+        : {}),
       weight,
       ...(style.size === undefined ? {} : { size: style.size }),
-      align: style.align ?? "left",
       valign: style.valign ?? "top",
       ...this.plate(),
     };
@@ -119,14 +148,46 @@ class OneNode {
   private typeStyle(weight: number): TypeStyle {
     const { style } = this.node;
     const type = style.type ?? this.defaults.type;
-    const typeface = this.brand.typefaces[type];
+    const typeface = this.typeface(type);
+    const { tracking, leading, case: letterCase } = this.defaults;
     const house = type === "headline" ? typeface : undefined;
+    const tight = style.leading ?? house?.leading ?? leading;
     return {
-      chain: this.sources.typesetter.chain(typeface, weight),
-      case: style.case ?? this.defaults.case ?? typeface.case,
-      tracking: style.tracking ?? house?.tracking ?? this.defaults.tracking,
-      leading: style.leading ?? house?.leading ?? this.defaults.leading,
+      ...this.faces(typeface, weight, tight < DISPLAY_LEADING ? "display" : "text"),
+      case: style.case ?? letterCase ?? typeface.case,
+      tracking: style.tracking ?? house?.tracking ?? tracking,
+      leading: tight,
+      features: style.features ?? [],
+      language: this.piece.language ?? "en",
+      gaps: this.gaps(tight),
+      align: style.align ?? this.usualAlign,
     };
+  }
+
+  private faces(typeface: Typeface, weight: number, optical: Optical) {
+    const { typesetter } = this.sources;
+    const stronger = weight < ALREADY_BOLD ? BOLD : BLACK;
+    return {
+      chain: typesetter.chain(typeface, weight, optical),
+      strong: typesetter.chain(typeface, stronger, optical),
+    };
+  }
+
+  /** Between paragraphs; half as much between the points of a list. */
+  private gaps(leading: number) {
+    const paragraph = this.node.style.gap ?? (leading < DISPLAY_LEADING ? 0.3 : 0.55);
+    return { paragraph, item: 0.5 * paragraph };
+  }
+
+  private get usualAlign() {
+    return this.hasPlate && this.node.style.plate?.per !== "line" ? "centre" : "start";
+  }
+
+  /** A role of the brand's typefaces, or a family of the shelf by its id, which is not the brand's. */
+  private typeface(type: string): Typeface {
+    if (type === "headline" || type === "text") return this.brand.typefaces[type];
+    this.onRaw("face", type);
+    return shelfTypeface(type) ?? this.brand.typefaces.text;
   }
 
   /** A handle or site without a slot of its own is the brand's. */
@@ -136,13 +197,26 @@ class OneNode {
     return "";
   }
 
+  private get hasPlate(): boolean {
+    return this.node.style.plate !== undefined || this.node.role === "cta";
+  }
+
   private plate() {
-    const plate =
-      this.node.style.plate ?? (this.node.role === "cta" ? { colour: "action" } : undefined);
-    if (!plate) return {};
-    const padding = plate.padding ?? 0.8;
-    const corner = this.brand.defaults.corner;
-    return { plate: { hex: this.colour(plate.colour), padding, corner } };
+    if (!this.hasPlate) return {};
+    const {
+      colour,
+      padding,
+      corner,
+      per = "block",
+    } = this.node.style.plate ?? { colour: "action" };
+    return {
+      plate: {
+        hex: this.looks.colour(colour),
+        padding: padding ?? (per === "line" ? 0.22 : 0.8),
+        corner: corner ?? this.brand.defaults.corner,
+        per,
+      },
+    };
   }
 
   private picture(): ResolvedNode | AbsentReason {
@@ -150,13 +224,15 @@ class OneNode {
     if (!isPicture(filling)) return "empty";
     const file = this.sources.pictures(filling.picture);
     if (!file) return "file-missing";
-    const treatment = this.brand.defaults.treatment;
+    const { frame, framing } = this.node.style;
     return {
       ...this.common,
       type: "picture",
       file,
       focus: focusArea(file, filling.focus),
-      treatment,
+      framing: framing ?? AS_IT_IS,
+      ...(frame ? { frame: this.looks.shapeSpec(frame) } : {}),
+      adjust: this.looks.adjust(),
     };
   }
 
@@ -169,16 +245,37 @@ class OneNode {
     return { ...this.common, type: "logo", versions };
   }
 
-  private shape(): ResolvedNode {
-    const { style } = this.node;
+  private shape(kind: Parameters<Looks["shapeSpec"]>[0]): ResolvedNode {
+    const { gradient, stroke } = this.looks;
     return {
       ...this.common,
       type: "shape",
-      shape: style.shape ?? "rectangle",
-      colour: this.colour(style.colour ?? this.defaults.colour),
+      shape: this.looks.shapeSpec(kind),
+      colour: this.ownColour,
+      ...(gradient ? { gradient } : {}),
+      ...(stroke ? { stroke } : {}),
     };
   }
+
+  private icon(): ResolvedNode | AbsentReason {
+    const icon = this.sources.icons(this.node.style.icon ?? "");
+    return icon
+      ? { ...this.common, type: "icon", d: iconPath(icon), colour: this.ownColour }
+      : "unknown-icon";
+  }
+
+  /** What a code says is a slot's words; without a slot it leads to the brand's site. */
+  private code(): ResolvedNode | AbsentReason {
+    const text = this.words || this.brand.voice.site;
+    if (!text) return "empty";
+    const code = codeFor(text);
+    if (!code) return "too-long-for-code";
+    const ground = this.looks.colour(this.node.style.plate?.colour ?? "#FFFFFF");
+    return { ...this.common, type: "code", code, colour: this.ownColour, ground };
+  }
 }
+
+const AS_IT_IS = Framing.parse({});
 
 function focusArea(
   file: { width: number; height: number },

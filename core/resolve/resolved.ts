@@ -1,9 +1,20 @@
-import type { Brand, Logo, Palette, Treatment } from "../brand";
-import type { Hex } from "../colour";
+import type { Brand, Logo, Palette } from "../brand";
+import type { Hex, Stop } from "../colour";
 import type { PictureFile } from "../files";
 import type { Box } from "../geometry";
-import type { Piece, Role } from "../piece";
+import type { Adjust } from "../picture";
+import type { Framing, Piece, Role, Stroke } from "../piece";
+import type { Code, ShapeSpec } from "../shape";
 import type { Paragraph } from "../type";
+
+/** Lengths in em for text and lead pixels for everything else. */
+export interface ResolvedShadow {
+  hex: Hex;
+  alpha: number;
+  x: number;
+  y: number;
+  blur: number;
+}
 
 interface Common {
   id: string;
@@ -15,22 +26,35 @@ interface Common {
   always: boolean;
   turn: number;
   opacity: number;
+  blend?: "multiply" | "screen";
+  shadow?: ResolvedShadow;
   /** Set by a local change: where it stands on this size, in output pixels. */
   fixed?: Box;
 }
 
+/** Padding and corner in em of the text; without a corner it is the brand's. */
+export interface ResolvedPlate {
+  hex: Hex;
+  padding: number;
+  corner: Corner | number;
+  per: "block" | "line";
+}
+
 export interface TextNode extends Common {
   type: "text";
+  /** The words as read, without marks. */
   text: string;
   paragraph: Paragraph;
   colour: Hex;
+  /** Of words marked to stand out in colour, and of the marker stroke behind words. */
+  accent: Hex;
+  marker: Hex;
+  outline?: { hex: Hex; width: number };
   weight: number;
   /** The size it was given at the lead size, in lead pixels. */
   size?: number;
-  align: "left" | "centre" | "right";
   valign: "top" | "middle" | "bottom";
-  /** Padding in em of the text; `corner` is the brand's. */
-  plate?: { hex: Hex; padding: number; corner: Corner };
+  plate?: ResolvedPlate;
 }
 
 export interface PictureNode extends Common {
@@ -38,7 +62,9 @@ export interface PictureNode extends Common {
   file: PictureFile;
   /** What must stay visible, in picture pixels. */
   focus: Box;
-  treatment: Treatment;
+  framing: Framing;
+  frame?: ShapeSpec;
+  adjust: Adjust;
 }
 
 export interface LogoNode extends Common {
@@ -51,14 +77,38 @@ export interface LogoVersion {
   file: PictureFile;
 }
 
+export interface ResolvedGradient {
+  kind: "linear" | "radial";
+  angle: number;
+  stops: Stop[];
+}
+
+/** `stroke` in lead pixels. */
 export interface ShapeNode extends Common {
   type: "shape";
-  shape: "rectangle" | "ellipse" | "waves";
+  shape: ShapeSpec;
+  colour: Hex;
+  gradient?: ResolvedGradient;
+  stroke?: Omit<Stroke, "colour"> & { hex: Hex };
+}
+
+/** A drawing on a grid of its own, stroked in one colour. */
+export interface IconNode extends Common {
+  type: "icon";
+  d: string;
   colour: Hex;
 }
 
+export interface CodeNode extends Common {
+  type: "code";
+  code: Code;
+  colour: Hex;
+  /** What the modules stand on, quiet edge included. */
+  ground: Hex;
+}
+
 export type Corner = Brand["defaults"]["corner"];
-export type ResolvedNode = TextNode | PictureNode | LogoNode | ShapeNode;
+export type ResolvedNode = TextNode | PictureNode | LogoNode | ShapeNode | IconNode | CodeNode;
 
 /** A piece with every token, filling and file looked up; its nodes back to front. */
 export interface ResolvedPiece {
@@ -68,8 +118,9 @@ export interface ResolvedPiece {
   nodes: ResolvedNode[];
   /** Nodes that have nothing to show, with the reason. */
   absent: { id: string; role: Role; why: AbsentReason }[];
-  /** Raw colours in use, by node. */
-  raw: { node: string; hex: Hex }[];
+  /** Raw colours and typefaces in use, by node. */
+  raw: { node: string; what: "colour" | "face"; value: string }[];
 }
 
-export type AbsentReason = "empty" | "hidden" | "file-missing" | "not-painted-yet";
+export type AbsentReason =
+  "empty" | "hidden" | "file-missing" | "not-painted-yet" | "unknown-icon" | "too-long-for-code";

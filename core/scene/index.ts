@@ -2,8 +2,13 @@ export { compose } from "./compose";
 export {
   scenePictures,
   type GlyphsItem,
+  type Paint,
   type PathItem,
+  type Pen,
   type PictureItem,
   type Scene,
+  type SceneGlyph,
   type SceneItem,
+  type SceneRun,
+  type Shade,
 } from "./scene";

@@ -1,13 +1,6 @@
-import {
-  Blob,
-  Buffer,
-  Direction,
-  Face as HbFace,
-  Font,
-  MetricsTag,
-  shape,
-  Variation,
-} from "harfbuzzjs";
+import type { Face as HbFace } from "harfbuzzjs";
+import { Buffer, Direction, Feature, Font, MetricsTag, shape, Variation } from "harfbuzzjs";
+import type { FeatureValue } from "./features";
 
 export type Axes = Readonly<Record<string, number>>;
 
@@ -19,33 +12,71 @@ export interface GlyphInk {
   bottom: number;
 }
 
-/** A shaped glyph before it is placed; advances and offsets in em. */
+/** A shaped glyph before it is placed; advances and offsets in em. `cluster` is an index into the text. */
 export interface ShapedGlyph {
   glyph: number;
+  cluster: number;
   advance: number;
   dx: number;
   dy: number;
 }
 
+/** One flat layer of a coloured glyph; without a colour it takes the text's. */
+export interface GlyphLayer {
+  glyph: number;
+  colour?: { hex: string; alpha: number };
+}
+
+/** A part of a line that is shaped in one go. `from` and `to` are indices into `text`, whose rest is context. */
+export interface ShapeRequest {
+  text: string;
+  from: number;
+  to: number;
+  direction: "ltr" | "rtl";
+  /** ISO 15924, like "Latn". */
+  script: string;
+  /** BCP 47. */
+  language: string;
+  features: readonly FeatureValue[];
+}
+
+export interface FaceSource {
+  /** The file's name in the store. */
+  file: string;
+  axes: Axes;
+}
+
 /** One font file at one setting of its axes. Everything it tells is in em. */
 export class Face {
-  readonly key: string;
   readonly unitsPerEm: number;
   readonly capHeight: number;
+  /** Where an underline runs below the baseline, and how thick it is. */
+  readonly underline: { offset: number; thickness: number };
+  /** Its glyphs bring their own colours. */
+  readonly coloured: boolean;
   private readonly font: Font;
-  private readonly characters: ReadonlySet<number>;
   private readonly outlines = new Map<number, string>();
   private readonly inks = new Map<number, GlyphInk | null>();
 
-  constructor(key: string, hbFace: HbFace, axes: Axes, characters: ReadonlySet<number>) {
-    this.key = key;
+  constructor(
+    readonly source: FaceSource,
+    private readonly hbFace: HbFace,
+    private readonly characters: ReadonlySet<number>,
+  ) {
     this.unitsPerEm = hbFace.upem;
-    this.characters = characters;
+    this.coloured = hbFace.hasColorLayers();
     this.font = new Font(hbFace);
-    const variations = Object.entries(axes).map(([tag, value]) => new Variation(tag, value));
+    const variations = Object.entries(source.axes).map(([tag, value]) => new Variation(tag, value));
     if (variations.length > 0) this.font.setVariations(variations);
     const cap = this.font.getMetricPosition(MetricsTag.CAP_HEIGHT);
     this.capHeight = (cap ?? this.font.hExtents().ascender * 0.72) / this.unitsPerEm;
+    const offset = this.font.getMetricPosition(MetricsTag.UNDERLINE_OFFSET) ?? 0;
+    const thickness = this.font.getMetricPosition(MetricsTag.UNDERLINE_SIZE) ?? 0;
+    // Fonts without the numbers get common ones: a twentieth of an em, a tenth below the baseline.
+    this.underline = {
+      offset: offset < 0 ? -offset / this.unitsPerEm : 0.1,
+      thickness: thickness > 0 ? thickness / this.unitsPerEm : 0.05,
+    };
   }
 
   has(codePoint: number): boolean {
@@ -53,18 +84,24 @@ export class Face {
   }
 
   /** Shapes one run of one direction and one script; glyphs come in visual order. */
-  shape(text: string, direction: "ltr" | "rtl"): ShapedGlyph[] {
+  shape({ text, from, to, direction, script, language, features }: ShapeRequest): ShapedGlyph[] {
     const buffer = new Buffer();
-    buffer.addText(text);
+    buffer.addText(text, from, to - from);
     buffer.setDirection(direction === "rtl" ? Direction.RTL : Direction.LTR);
-    buffer.guessSegmentProperties();
-    shape(this.font, buffer);
+    buffer.setScript(script);
+    buffer.setLanguage(language);
+    shape(
+      this.font,
+      buffer,
+      features.map(([tag, value]) => new Feature(tag, value)),
+    );
     const em = this.unitsPerEm;
     const positions = buffer.getGlyphPositions();
     return buffer.getGlyphInfos().map((info, index) => {
       const position = positions[index]!;
       return {
         glyph: info.codepoint,
+        cluster: info.cluster,
         advance: position.xAdvance / em,
         dx: position.xOffset / em,
         dy: position.yOffset / em,
@@ -79,6 +116,20 @@ export class Face {
     return path;
   }
 
+  /** The flat layers of a coloured glyph (COLR version 0), back to front; none for a plain one. */
+  layers(glyph: number): GlyphLayer[] {
+    if (!this.coloured) return [];
+    const palette = this.hbFace.getColorPalettes()[0]?.colors ?? [];
+    return this.hbFace.getGlyphColorLayers(glyph).map((layer) => {
+      const colour = layer.colorIndex === undefined ? undefined : palette[layer.colorIndex];
+      if (!colour) return { glyph: layer.glyph };
+      const hex = [colour.red, colour.green, colour.blue]
+        .map((part) => part.toString(16).padStart(2, "0"))
+        .join("");
+      return { glyph: layer.glyph, colour: { hex: `#${hex}`, alpha: colour.alpha / 255 } };
+    });
+  }
+
   /** Undefined for a glyph without ink, such as a space. */
   ink(glyph: number): GlyphInk | undefined {
     let ink = this.inks.get(glyph);
@@ -87,6 +138,17 @@ export class Face {
   }
 
   private readInk(glyph: number): GlyphInk | null {
+    const layers = this.layers(glyph).flatMap((layer) => this.extents(layer.glyph) ?? []);
+    if (layers.length === 0) return this.extents(glyph);
+    return layers.reduce((a, b) => ({
+      left: Math.min(a.left, b.left),
+      right: Math.max(a.right, b.right),
+      top: Math.max(a.top, b.top),
+      bottom: Math.min(a.bottom, b.bottom),
+    }));
+  }
+
+  private extents(glyph: number): GlyphInk | null {
     const extents = this.font.glyphExtents(glyph);
     if (!extents || extents.width === 0 || extents.height === 0) return null;
     const em = this.unitsPerEm;
@@ -96,32 +158,5 @@ export class Face {
       top: extents.yBearing / em,
       bottom: (extents.yBearing + extents.height) / em,
     };
-  }
-}
-
-/** A font file, opened once; its faces are made for each setting of the axes that is asked for. */
-export class FontFile {
-  private readonly hbFace: HbFace;
-  private readonly characters: ReadonlySet<number>;
-  private readonly faces = new Map<string, Face>();
-
-  constructor(
-    private readonly id: string,
-    bytes: Uint8Array,
-  ) {
-    this.hbFace = new HbFace(new Blob(bytes), 0);
-    this.characters = new Set(this.hbFace.collectUnicodes());
-    if (this.characters.size === 0) throw new RangeError("the font has no characters");
-  }
-
-  face(axes: Axes): Face {
-    const setting = Object.entries(axes)
-      .sort()
-      .map(([tag, value]) => `${tag}=${value}`)
-      .join(",");
-    const key = setting ? `${this.id}:${setting}` : this.id;
-    let face = this.faces.get(key);
-    if (!face) this.faces.set(key, (face = new Face(key, this.hbFace, axes, this.characters)));
-    return face;
   }
 }

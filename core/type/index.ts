@@ -1,5 +1,13 @@
-export { Face, FontFile } from "./face";
+export { embeddingLevels, inVisualOrder } from "./bidi";
+export { breakPlaces, unicodeBreaks } from "./breaks";
+export { Face, type Axes } from "./face";
+export { TypeFeature } from "./features";
+export { FontFile, fontsIn, type Embedding, type Optical } from "./font-file";
+export { faceFor, graphemesOf, missingCharacters } from "./itemise";
+export { plainText, readMarks, type EmphasisKind } from "./markup";
 export { Paragraph, type TypeStyle } from "./paragraph";
-export { lastBaseline, setAt, setToFit, type Fit, type SetText } from "./setting";
-export { missingCharacters, shapeLine, type PlacedGlyph, type ShapedLine } from "./shape";
+export { scriptsOf } from "./script";
+export { lastBaseline, setAt, setToFit, type Fit, type SetLine, type SetText } from "./setting";
+export { MARKER, shapeLine, type PlacedGlyph, type ShapedLine, type Stretch } from "./shape";
+export { families, fallbackFonts, shelfTypeface, shippedFonts, type ShelfFamily } from "./shelf";
 export { Typesetter } from "./typesetter";

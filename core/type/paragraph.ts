@@ -1,105 +1,83 @@
-import LineBreaker from "linebreak";
-import type { Face } from "./face";
-import { shapeLine, type ShapedLine } from "./shape";
+import { embeddingLevels, startsRight } from "./bidi";
+import type { LineText } from "./itemise";
+import { readMarks, type PlainText } from "./markup";
+import { partsOf, SOFT_HYPHEN, type Part } from "./parts";
+import { firstFit, leastRagged, lineWidth, type Line, type Measured } from "./ragged";
+import { shapeLine, type ShapedLine, type ShapeStyle } from "./shape";
 
-/** How a text is set, whatever its size. `tracking` in em; `leading` as a multiple of the type size. */
-export interface TypeStyle {
-  chain: readonly Face[];
+/** How a text is set, whatever its size. `leading` is a multiple of the type size, the gaps are in em. */
+export interface TypeStyle extends ShapeStyle {
   case: "as-typed" | "upper";
-  tracking: number;
   leading: number;
+  gaps: { paragraph: number; item: number };
+  align: "start" | "left" | "centre" | "right";
 }
 
-/** An unbreakable part of a text, with the advance of its ink and of the space behind it, in em. */
-interface Part {
-  text: string;
-  width: number;
-  space: number;
-  /** A line must end after this part. */
-  ends: boolean;
-}
-
-/** Where each line begins and ends: `from` inclusive, `to` exclusive, as part indices. */
-export interface Line {
-  from: number;
-  to: number;
-}
-
-/**
- * Lines with the ink that they take in em. `evenness` is the mean width over the widest, squared:
- * lines of one short word are paid for with size.
- */
-export interface LineBlock {
-  lines: Line[];
-  width: number;
-  height: number;
-  evenness: number;
-}
-
-/** A last line shorter than this share of the widest one looks left over. Common practice. */
-const SHORT_LAST_LINE = 0.34;
 /** Texts of more parts than this are broken greedily; the best breaks no longer show. */
 const MOST_PARTS_BALANCED = 60;
 const MOST_MEASURES_KEPT = 400;
+/** A measure is found to this share of an em. */
+const MEASURE_STEP = 0.002;
 
 /** A text that has been measured once and can be broken for any width without shaping again. */
 export class Paragraph {
+  /** The text as it is set: in its case, without marks. */
+  readonly text: string;
   readonly parts: readonly Part[];
   readonly widest: number;
+  /** The most that can hang left of a line, in em. The measures below do not count it. */
+  readonly hang: number;
+  readonly rightToLeft: boolean;
+  private readonly plain: PlainText;
+  private readonly levels: Uint8Array | undefined;
+  private readonly measured: Measured;
   private readonly measures: number[] = [];
-  private readonly blocks: LineBlock[] = [];
   private readonly broken = new Map<number, Line[]>();
   private readonly shaped = new Map<number, ShapedLine>();
 
   constructor(
-    text: string,
+    typed: string,
     readonly style: TypeStyle,
-    advance: (word: string) => number,
+    advance: (line: LineText) => number,
   ) {
-    this.parts = partsOf(style.case === "upper" ? text.toLocaleUpperCase() : text, advance);
+    const cased = style.case === "upper" ? typed.toLocaleUpperCase(style.language) : typed;
+    this.plain = readMarks(cased);
+    this.text = this.plain.text;
+    this.levels = embeddingLevels(this.text);
+    this.rightToLeft = startsRight(this.text);
+    this.parts = partsOf(this.plain, {
+      language: style.language,
+      gaps: style.gaps,
+      advance: (from, to) => advance(this.slice(from, to)),
+    });
     this.widest = Math.max(0, ...this.parts.map((part) => part.width));
+    this.hang = Math.max(0, ...this.parts.map((part) => part.hang));
+    this.measured = measuredOf(this.parts);
   }
 
   get empty(): boolean {
     return this.parts.length === 0;
   }
 
-  text({ from, to }: Line): string {
-    return this.parts
-      .slice(from, to)
-      .map((part) => part.text)
-      .join("")
-      .trimEnd();
+  /** Where the lines' edges are: 0 for a shared left edge, 1 for a right one. */
+  get alignShare(): number {
+    const start = this.rightToLeft ? 1 : 0;
+    return { start, left: 0, centre: 0.5, right: 1 }[this.style.align];
   }
 
   /** The advance of a line in em, without the space at its end. */
   width({ from, to }: Line): number {
-    let sum = 0;
-    for (let i = from; i < to; i++) sum += this.parts[i]!.width + this.parts[i]!.space;
-    return to > from ? sum - this.parts[to - 1]!.space : 0;
+    return lineWidth(this.measured, from, to);
   }
 
-  /** First-fit lines for a measure in em. A part wider than the measure stands alone and sticks out. */
-  greedy(measure: number): Line[] {
-    const lines: Line[] = [];
-    let from = 0;
-    let width = 0;
-    this.parts.forEach((part, index) => {
-      const begins = index === from;
-      if (!begins && width + part.width > measure + 1e-9) {
-        lines.push({ from, to: index });
-        from = index;
-        width = 0;
-      }
-      width += part.width + part.space;
-      if (part.ends) {
-        lines.push({ from, to: index + 1 });
-        from = index + 1;
-        width = 0;
-      }
-    });
-    if (from < this.parts.length) lines.push({ from, to: this.parts.length });
-    return lines;
+  /** How unwelcome the line ends of a setting are, all together; 0 is as one would speak. */
+  unwelcome(lines: readonly Line[]): number {
+    return lines.slice(0, -1).reduce((sum, { to }) => sum + this.parts[to - 1]!.penalty, 0);
+  }
+
+  /** How much further down than its leading says a line stands, in em. */
+  gapAbove({ from }: Line): number {
+    return from > 0 ? this.parts[from - 1]!.gap : 0;
   }
 
   /** The narrowest measure, in em, at which the text takes at most `lines` lines. */
@@ -107,13 +85,18 @@ export class Paragraph {
     const known = this.measures[lines];
     if (known !== undefined) return known;
     let [low, high] = [this.widest, Math.max(this.widest, this.width(this.all))];
-    if (this.greedy(low).length <= lines) high = low;
-    while (high - low > 0.002) {
+    if (firstFit(this.measured, low).length <= lines) high = low;
+    while (high - low > MEASURE_STEP) {
       const middle = (low + high) / 2;
-      if (this.greedy(middle).length <= lines) high = middle;
+      if (firstFit(this.measured, middle).length <= lines) high = middle;
       else low = middle;
     }
     return (this.measures[lines] = high);
+  }
+
+  /** The width, in em, that the text takes in that many lines with what hangs. */
+  naturalWidth(lines: number): number {
+    return this.measureFor(lines) + this.hang;
   }
 
   /** As few lines as first-fit needs for the measure, but with the least raggedness. */
@@ -126,39 +109,47 @@ export class Paragraph {
     return lines;
   }
 
-  /** The text in at most `count` lines, as narrow as that can be. */
-  block(count: number): LineBlock {
-    let block = this.blocks[count];
-    if (!block)
-      this.blocks[count] = block = this.measureBlock(this.balanced(this.measureFor(count)));
-    return block;
-  }
-
-  private measureBlock(lines: Line[]): LineBlock {
-    const shaped = lines.map((line) => this.shape(line));
-    const widths = shaped.map((line) => line.inkWidth);
-    const width = Math.max(...widths);
-    const mean = widths.reduce((a, b) => a + b, 0) / widths.length;
-    const between = (lines.length - 1) * this.style.leading;
-    const height = shaped[0]!.top + between + shaped.at(-1)!.bottom;
-    return { lines, width, height, evenness: width > 0 ? (mean / width) ** 2 : 1 };
-  }
-
   /** The line, shaped as a whole so that kerning and joining are right across its words. */
   shape(line: Line): ShapedLine {
     const key = line.from * (this.parts.length + 1) + line.to;
     let shaped = this.shaped.get(key);
     if (!shaped) {
-      shaped = shapeLine(this.text(line), this.style.chain, this.style.tracking);
+      const first = this.parts[line.from]!;
+      const marker = this.startsParagraph(line) ? first.marker : 0;
+      shaped = shapeLine(this.lineText(line), this.style, marker);
       this.shaped.set(key, shaped);
     }
     return shaped;
   }
 
+  private startsParagraph({ from }: Line): boolean {
+    return from === 0 || this.parts[from - 1]!.ends;
+  }
+
+  private lineText({ from, to }: Line): LineText {
+    const line = this.slice(this.parts[from]!.from, this.parts[to - 1]!.to);
+    if (!line.text.endsWith(SOFT_HYPHEN) || to === this.parts.length) return line;
+    return { ...line, text: `${line.text.slice(0, -1)}-` };
+  }
+
+  private slice(from: number, to: number): LineText {
+    const { emphases } = this.plain;
+    const inside = emphases.filter((emphasis) => emphasis.from < to && emphasis.to > from);
+    return {
+      text: this.text.slice(from, to),
+      emphases: inside.map((emphasis) => ({
+        ...emphasis,
+        from: Math.max(0, emphasis.from - from),
+        to: Math.min(to, emphasis.to) - from,
+      })),
+      levels: this.levels?.subarray(from, to),
+    };
+  }
+
   private breakEvenly(measure: number): Line[] {
-    const greedy = this.greedy(measure);
+    const greedy = firstFit(this.measured, measure);
     if (greedy.length < 2 || this.parts.length > MOST_PARTS_BALANCED) return greedy;
-    return leastRagged(this, greedy.length, measure) ?? greedy;
+    return leastRagged(this.measured, greedy.length, measure) ?? greedy;
   }
 
   private get all(): Line {
@@ -166,70 +157,13 @@ export class Paragraph {
   }
 }
 
-function partsOf(text: string, advance: (word: string) => number): Part[] {
-  const parts: Part[] = [];
-  const breaker = new LineBreaker(text);
-  let from = 0;
-  for (let next = breaker.nextBreak(); next; next = breaker.nextBreak()) {
-    const whole = text.slice(from, next.position).replace(/[\r\n\u2028\u2029]+$/, "");
-    const word = whole.trimEnd();
-    const spaces = whole.length - word.length;
-    parts.push({
-      text: whole,
-      width: word ? advance(word) : 0,
-      space: spaces > 0 ? advance(" ") * spaces : 0,
-      ends: next.required && next.position < text.length,
-    });
-    from = next.position;
-  }
-  return parts.filter((part) => part.text !== "" || part.ends);
-}
-
-/**
- * Total-fit breaking: of all ways to set `count` lines within the measure, the one with the least
- * sum of squared shortfalls from the mean width, where a short last line costs extra.
- */
-function leastRagged(paragraph: Paragraph, count: number, measure: number): Line[] | undefined {
-  const { parts } = paragraph;
-  const total = parts.length;
-  const target = paragraph.width({ from: 0, to: total }) / count;
-  const costOf = (line: Line): number => {
-    const width = paragraph.width(line);
-    if (width > measure + 1e-9 && line.to - line.from > 1) return Infinity;
-    for (let i = line.from; i < line.to - 1; i++) if (parts[i]!.ends) return Infinity;
-    const short = line.to === total && width < SHORT_LAST_LINE * target ? target * target : 0;
-    return (width - target) ** 2 + short;
-  };
-  let best: { cost: number; lines: Line[] }[] = [{ cost: 0, lines: [] }];
-  for (let row = 0; row < count; row++) {
-    const next: typeof best = [];
-    for (let to = row + 1; to <= total; to++) {
-      for (let from = row; from < to; from++) {
-        const before = best[from];
-        if (!before) continue;
-        const line = { from, to };
-        const cost = before.cost + costOf(line);
-        if (cost < (next[to]?.cost ?? Infinity))
-          next[to] = { cost, lines: [...before.lines, line] };
-      }
-    }
-    best = next;
-  }
-  return best[total]?.lines;
-}
-
-/** Measures words with the given style; a word's advance is kept, since typing repeats most of them. */
-export function advanceWith(
-  style: TypeStyle,
-  known: Map<string, number>,
-): (word: string) => number {
-  return (word) => {
-    const key = `${style.tracking}|${word}`;
-    let advance = known.get(key);
-    if (advance === undefined) {
-      const line = shapeLine(word, style.chain, style.tracking);
-      known.set(key, (advance = line.advance + style.tracking));
-    }
-    return advance;
+function measuredOf(parts: readonly Part[]): Measured {
+  const starts = new Float64Array(parts.length + 1);
+  parts.forEach(({ width, space }, index) => (starts[index + 1] = starts[index]! + width + space));
+  return {
+    starts,
+    endings: Float64Array.from(parts, ({ space, hyphen }) => hyphen - space),
+    penalties: Float64Array.from(parts, ({ penalty }) => penalty),
+    ends: parts.map(({ ends }) => ends),
   };
 }

@@ -1,6 +1,11 @@
 import type { BrandFace, Typeface } from "../brand";
-import { FontFile, type Face } from "./face";
-import { advanceWith, Paragraph, type TypeStyle } from "./paragraph";
+import type { FileId } from "../files";
+import type { Face } from "./face";
+import { FontFile, fontsIn, type Optical } from "./font-file";
+import type { LineText } from "./itemise";
+import { Paragraph, type TypeStyle } from "./paragraph";
+import { shapeLine } from "./shape";
+import { fallbacks } from "./shelf";
 
 const MOST_PARAGRAPHS = 1000;
 const MOST_ADVANCES = 20_000;
@@ -14,36 +19,64 @@ interface Kept {
 /** Holds the fonts that are loaded and the texts that are measured. One for each worker. */
 export class Typesetter {
   private readonly files = new Map<string, FontFile>();
-  private chains = new WeakMap<Typeface, Map<number, readonly Face[]>>();
+  private chains = new WeakMap<Typeface, Map<string, readonly Face[]>>();
   private readonly kept = new WeakMap<readonly Face[], Kept>();
 
-  /** Throws RangeError when the bytes are not a font with characters. */
-  addFont(id: string, bytes: Uint8Array): void {
+  /** `bytes` is an OpenType file or collection, unpacked. Throws RangeError as `FontFile` does. */
+  addFont(id: FileId, bytes: Uint8Array): void {
     if (this.files.has(id)) return;
-    this.files.set(id, new FontFile(id, bytes));
+    for (let index = 0; index < fontsIn(bytes); index++) {
+      this.files.set(index === 0 ? id : `${id}#${index}`, new FontFile(id, bytes, index));
+    }
     this.chains = new WeakMap();
   }
 
-  hasFont(id: string): boolean {
+  hasFont(id: FileId): boolean {
     return this.files.has(id);
   }
 
+  font(id: FileId): FontFile | undefined {
+    return this.files.get(id);
+  }
+
+  /** Whether one of the typeface's own loaded fonts has the character. */
+  covers(typeface: Typeface, codePoint: number): boolean {
+    return typeface.faces.some(({ file }) => this.files.get(file)?.has(codePoint));
+  }
+
   /**
-   * The typeface's loaded faces, nearest weight first; ties keep the kit's order.
-   * The same typeface and weight answer the same array, by which measured texts are kept.
+   * The typeface's loaded faces, nearest weight first (ties keep the kit's order), then those that help
+   * out for other scripts. The same wish answers the same array, by which measured texts are kept.
    */
-  chain(typeface: Typeface, weight: number): readonly Face[] {
-    let byWeight = this.chains.get(typeface);
-    if (!byWeight) this.chains.set(typeface, (byWeight = new Map()));
-    let chain = byWeight.get(weight);
-    if (!chain) byWeight.set(weight, (chain = this.nearest(typeface, weight)));
+  chain(typeface: Typeface, weight: number, optical: Optical): readonly Face[] {
+    let wishes = this.chains.get(typeface);
+    if (!wishes) this.chains.set(typeface, (wishes = new Map()));
+    const key = `${weight}|${optical}`;
+    let chain = wishes.get(key);
+    if (!chain) {
+      const helping = fallbacks.flatMap(({ faces }) =>
+        this.nearest(faces, weight, optical).slice(0, 1),
+      );
+      chain = [...this.nearest(typeface.faces, weight, optical), ...helping];
+      wishes.set(key, chain);
+    }
     return chain;
   }
 
   paragraph(text: string, style: TypeStyle): Paragraph {
     let kept = this.kept.get(style.chain);
     if (!kept) this.kept.set(style.chain, (kept = { advances: new Map(), paragraphs: new Map() }));
-    const key = `${style.tracking}|${style.leading}|${style.case}|${text}`;
+    const { tracking, leading, align, language, features, gaps } = style;
+    const setting = [
+      tracking,
+      leading,
+      align,
+      language,
+      features.join(),
+      gaps.paragraph,
+      gaps.item,
+    ];
+    const key = `${setting.join("|")}|${style.case}|${text}`;
     let paragraph = kept.paragraphs.get(key);
     if (!paragraph) {
       if (kept.paragraphs.size > MOST_PARAGRAPHS) kept.paragraphs.clear();
@@ -54,10 +87,33 @@ export class Typesetter {
     return paragraph;
   }
 
-  private nearest(typeface: Typeface, weight: number): Face[] {
-    const distance = (face: BrandFace) => Math.abs(face.weight - weight);
-    return [...typeface.faces]
+  private nearest(
+    faces: readonly (Pick<BrandFace, "file" | "weight"> & Partial<BrandFace>)[],
+    weight: number,
+    optical: Optical,
+  ): Face[] {
+    const distance = (face: { weight: number }) => Math.abs(face.weight - weight);
+    return [...faces]
       .sort((a, b) => distance(a) - distance(b))
-      .flatMap((face) => this.files.get(face.file)?.face(face.axes) ?? []);
+      .flatMap(({ file, index = 0, axes = {} }) => {
+        const font = this.files.get(index === 0 ? file : `${file}#${index}`);
+        return font ? [font.face(font.settle(axes, weight, optical))] : [];
+      });
   }
+}
+
+/** Measures words with the given style; a word's advance is kept, since typing repeats most of them. */
+function advanceWith(style: TypeStyle, known: Map<string, number>): (word: LineText) => number {
+  const setting = `${style.tracking}|${style.language}|${style.features.join()}`;
+  return (word) => {
+    const strong = word.emphases.filter(({ kind }) => kind === "strong");
+    const marks = strong.map(({ from, to }) => `${from}-${to}`).join();
+    const key = `${setting}|${marks}|${word.levels?.[0] ?? 0}|${word.text}`;
+    let advance = known.get(key);
+    if (advance === undefined) {
+      advance = shapeLine(word, style).advance + (word.text ? style.tracking : 0);
+      known.set(key, advance);
+    }
+    return advance;
+  };
 }

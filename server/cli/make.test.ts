@@ -3,7 +3,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { expect } from "chai";
 import sharp from "sharp";
-import { demoFolder, demoPiece } from "../../tests/support/demo";
+import { demoFolder, demoPiece, fontFolder } from "../../tests/support/demo";
 import { fileId } from "../files/hash";
 import { make } from "./make";
 import { readOptions } from "./options";
@@ -15,7 +15,10 @@ describe("zest make", () => {
 
   const piece = join(demoFolder, "saltlight/pieces/float-before-lunch.json");
   const run = (...args: string[]) =>
-    make(readOptions(["make", ...args, "--out", join(folder, "out")]), demoFolder);
+    make(readOptions(["make", ...args, "--out", join(folder, "out")]), {
+      demo: demoFolder,
+      fonts: fontFolder,
+    });
   const json = async (path: string) =>
     JSON.parse(await readFile(join(folder, "out", path), "utf8"));
 

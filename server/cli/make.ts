@@ -18,6 +18,7 @@ import { problem } from "../../core/problem";
 import { readDocument } from "../../core/reading";
 import { FolderFiles } from "../files/folders";
 import { fileId } from "../files/hash";
+import { WithShipped } from "../files/shipped";
 import { readPiece } from "../imports/bundle";
 import { readTableFile } from "../imports/tables";
 import { Studio } from "../render/studio";
@@ -30,17 +31,28 @@ export interface Outcome {
   notes: TableNote[];
 }
 
+/** The folders of what comes with the program. */
+export interface Shipped {
+  demo: string;
+  fonts: string;
+}
+
 /** Makes every chosen size of every variation, with manifest.json and a layout report for each. */
-export async function make(options: Options, shipped: string): Promise<Outcome> {
+export async function make(options: Options, shipped: Shipped): Promise<Outcome> {
   const piece = readPiece(await readJson(options.piece), basename(options.piece));
   const near = [dirname(resolve(options.piece))];
   const brand = options.brand
     ? readDocument(Brand, await readJson(options.brand), basename(options.brand))
-    : await findBrand(piece.brand, near, shipped);
+    : await findBrand(piece.brand, near, shipped.demo);
   if (options.brand) near.push(dirname(resolve(options.brand)));
-  const files = new FolderFiles([...near, ...near.map(dirname), shipped]);
+  const files = new FolderFiles([...near, ...near.map(dirname), shipped.demo]);
   const { variations, notes } = await variationsOf(options, piece, files);
-  const batch = new Making(options, piece, brand, new Studio(files));
+  const batch = new Making(
+    options,
+    piece,
+    brand,
+    new Studio(new WithShipped(shipped.fonts, files)),
+  );
   await mkdir(options.out, { recursive: true });
   for (const [index, variation] of variations.entries()) {
     await batch.variation(variation, options.table ? variationName(index, variations.length) : "");
@@ -99,7 +111,7 @@ class Making {
   }
 
   private async size(piece: Piece, placement: string, variation: string): Promise<void> {
-    const { format, scale, layoutOnly, out } = this.options;
+    const { format, scale, layoutOnly, svgText, out } = this.options;
     const { layout, scene } = await this.studio.make(piece, this.brand, placement);
     const report = reportOf(layout);
     const [width, height] = [Math.round(scene.width * scale), Math.round(scene.height * scale)];
@@ -108,7 +120,9 @@ class Making {
     const layoutFile = file.replace(/\.[a-z]+$/, ".layout.json");
     await writeFile(join(out, layoutFile), `${JSON.stringify(report, null, 2)}\n`);
     if (report.findings.some((finding) => finding.level === "must-fix")) this.mustFix++;
-    const image = layoutOnly ? Buffer.alloc(0) : await this.studio.encode(scene, format, scale);
+    const image = layoutOnly
+      ? Buffer.alloc(0)
+      : await this.studio.encode(scene, format, scale, svgText);
     if (!layoutOnly) await writeFile(join(out, file), image);
     this.files.push({
       file: layoutOnly ? layoutFile : file,

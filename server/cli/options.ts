@@ -10,7 +10,8 @@ export const USAGE = `Usage: npm run zest -- make PIECE.json [options] --out DIR
   --placements a,b | all  which sizes; else the piece's own
   --table rows.csv        a variation for each row (CSV or XLSX); its headings name slots
   --pair in-step | every-mix
-  --format png | jpeg | webp     default png
+  --format png | jpeg | webp | svg   default png
+  --svg-text outlines | text     how words go into an SVG; text has its faces built in; default outlines
   --scale 1 | 2 | …       output pixels for each pixel of the placement, 0.1 to 4; default 1
   --layout-only           write the layout reports, no pictures
   --out DIR               where the files go
@@ -26,6 +27,7 @@ const Options = z.object({
   format: ImageFormat,
   scale: z.number().min(0.1).max(4),
   layoutOnly: z.boolean(),
+  svgText: z.enum(["outlines", "text"]),
   out: z.string(),
 });
 export type Options = z.infer<typeof Options>;
@@ -46,6 +48,7 @@ export function readOptions(argv: string[]): Options {
     scale: Number(values.scale ?? 1),
     placements: values.placements === undefined ? undefined : placementsOf(values.placements),
     layoutOnly: values["layout-only"] ?? false,
+    svgText: values["svg-text"] ?? "outlines",
   });
   if (!read.success) {
     const [issue] = read.error.issues;
@@ -67,6 +70,7 @@ function parse(argv: string[]) {
         format: { type: "string" },
         scale: { type: "string" },
         "layout-only": { type: "boolean" },
+        "svg-text": { type: "string" },
         out: { type: "string" },
       },
     });

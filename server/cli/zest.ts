@@ -7,7 +7,10 @@ const root = process.env.ZEST_ROOT ?? process.cwd();
 
 async function run(): Promise<number> {
   const options = readOptions(process.argv.slice(2));
-  const { files, mustFix, notes } = await make(options, join(root, "demo"));
+  const { files, mustFix, notes } = await make(options, {
+    demo: join(root, "demo"),
+    fonts: join(root, "fonts"),
+  });
   for (const note of notes) console.error(note.text);
   const what = options.layoutOnly ? "layout reports" : "files";
   console.log(`Made ${files} ${what} in ${options.out}.`);

@@ -8,6 +8,10 @@ import type { FileSource } from "./source";
 const ASSETS = new Set([
   ".ttf",
   ".otf",
+  ".ttc",
+  ".otc",
+  ".woff",
+  ".woff2",
   ".svg",
   ".png",
   ".jpg",

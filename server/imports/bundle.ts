@@ -6,8 +6,9 @@ import { Crate, messagePictures, Piece } from "../../core/piece";
 import { placementById } from "../../core/placements";
 import { problem } from "../../core/problem";
 import { readDocument } from "../../core/reading";
-import { FontFile } from "../../core/type";
+import { shippedFonts } from "../../core/type";
 import { fileId } from "../files/hash";
+import { inspectFont } from "./fonts";
 
 /** What is imported and exported: documents, and the files that they use, by content. */
 export interface Bundle {
@@ -43,13 +44,13 @@ export function unzip(bytes: Uint8Array, name: string): Map<string, Uint8Array> 
  * of which those that a document uses are taken, and pictures beside them.
  * Throws document-newer, document-invalid or file-missing; nothing has been stored by then.
  */
-export function readBundle(entries: ReadonlyMap<string, Uint8Array>): Bundle {
+export async function readBundle(entries: ReadonlyMap<string, Uint8Array>): Promise<Bundle> {
   const bundle: Bundle = { brands: [], crates: [], pieces: [], files: new Map() };
   for (const [path, bytes] of entries) {
     if (path.endsWith(".json")) addDocument(bundle, path, bytes);
     else bundle.files.set(fileId(bytes), { name: basename(path), bytes });
   }
-  checkFiles(bundle);
+  await checkFiles(bundle);
   return bundle;
 }
 
@@ -85,30 +86,19 @@ export function readPiece(data: unknown, name: string): Piece {
   return piece;
 }
 
-function checkFiles(bundle: Bundle): void {
+async function checkFiles(bundle: Bundle): Promise<void> {
   for (const brand of bundle.brands) {
     const fonts = new Set(brandFonts(brand));
     for (const file of brandFiles(brand)) {
       const found = bundle.files.get(file);
+      if (!found && shippedFonts.has(file)) continue;
       if (!found) throw problem("file-missing", { document: brand.name, file });
-      if (fonts.has(file)) checkFont(brand.name, found);
+      if (fonts.has(file)) await inspectFont(found.bytes, found.name);
     }
   }
   for (const piece of bundle.pieces) {
     const missing = messagePictures(piece.message).find((file) => !bundle.files.has(file));
     if (missing !== undefined)
       throw problem("file-missing", { document: piece.title, file: missing });
-  }
-}
-
-function checkFont(document: string, { name, bytes }: { name: string; bytes: Uint8Array }): void {
-  try {
-    new FontFile(name, bytes);
-  } catch {
-    throw problem("document-invalid", {
-      document,
-      field: `the font ${name}`,
-      why: "it is not a font that can be read",
-    });
   }
 }

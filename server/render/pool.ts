@@ -4,18 +4,24 @@ import type { RenderResult, RenderTask } from "./task";
 
 const TASKS_PER_THREAD = 2;
 
+/** Where a thread finds stored files and shipped fonts. */
+export interface Folders {
+  blobs: string;
+  fonts: string;
+}
+
 /** Worker threads that make pictures, one for each core. */
 export class RenderPool {
   private readonly pool: Piscina<RenderTask, RenderResult>;
   /** How many tasks can be worked on at once. */
   readonly size: number;
 
-  constructor(worker: { filename: string; execArgv?: string[] }, blobs: string) {
+  constructor(worker: { filename: string; execArgv?: string[] }, folders: Folders) {
     const threads = Math.max(1, availableParallelism());
     this.size = threads * TASKS_PER_THREAD;
     this.pool = new Piscina({
       ...worker,
-      workerData: { blobs },
+      workerData: folders,
       minThreads: 1,
       maxThreads: threads,
       // While one picture is being encoded and written, the thread lays out the next.

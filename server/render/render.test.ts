@@ -4,10 +4,9 @@ import sharp from "sharp";
 import { demoBrand, demoFolder, demoPiece, demoPieces } from "../../tests/support/demo";
 import { FolderFiles } from "../files/folders";
 import { inspectPicture } from "./inspect";
-import { render } from "./rendition";
+import { copyAt } from "./rendition";
 import { Studio } from "./studio";
 
-const none = { kind: "none" } as const;
 const plain = (width: number, height: number, background: string) =>
   sharp({ create: { width, height, channels: 3, background } });
 
@@ -33,48 +32,31 @@ describe("pictures", () => {
     });
   });
 
-  it("are cropped and scaled exactly", async () => {
-    const bytes = await halves();
-    const crop = { x: 20, y: 0, width: 20, height: 20 };
-    const { data, width, height } = await render(bytes, {
-      crop,
-      width: 8,
-      height: 8,
-      vector: false,
-      treatment: none,
-    });
-    expect({ width, height }).to.deep.equal({ width: 8, height: 8 });
-    for (let i = 0; i < data.length; i += 4) {
-      expect([...data.slice(i, i + 4)]).to.deep.equal([0, 0, 255, 255]);
-    }
+  it("are copied whole at a width, in their own colours", async () => {
+    const { data, ...size } = await copyAt(
+      await halves(),
+      { width: 40, height: 20, vector: false },
+      20,
+    );
+    expect(size).to.deep.equal({ width: 20, height: 10, opaque: true });
+    expect([...data.slice(0, 4)]).to.deep.equal([255, 0, 0, 255]);
+    expect([...data.slice(19 * 4, 20 * 4)]).to.deep.equal([0, 0, 255, 255]);
   });
 
   it("keep what is see-through", async () => {
     const clear = { r: 0, g: 0, b: 0, alpha: 0 };
     const image = sharp({ create: { width: 4, height: 4, channels: 4, background: clear } });
-    const request = {
-      crop: { x: 0, y: 0, width: 4, height: 4 },
-      width: 4,
-      height: 4,
-      vector: false,
-      treatment: none,
-    };
-    const { data } = await render(await image.png().toBuffer(), request);
+    const whole = { width: 4, height: 4, vector: false };
+    const { data, opaque } = await copyAt(await image.png().toBuffer(), whole, 4);
     expect(data[3]).to.equal(0);
+    expect(opaque).to.equal(false);
   });
 
   it("that are vectors are drawn at the size that is needed, with sharp edges", async () => {
     const svg = Buffer.from(
       '<svg xmlns="http://www.w3.org/2000/svg" width="10" height="10"><rect width="5" height="10"/></svg>',
     );
-    const crop = { x: 0, y: 0, width: 10, height: 10 };
-    const { data, width } = await render(svg, {
-      crop,
-      width: 400,
-      height: 400,
-      vector: true,
-      treatment: none,
-    });
+    const { data, width } = await copyAt(svg, { width: 10, height: 10, vector: true }, 400);
     const row = Array.from({ length: width }, (_, x) => data[(200 * width + x) * 4 + 3]!);
     const soft = row.filter((alpha) => alpha > 10 && alpha < 245);
     expect(soft.length).to.be.at.most(2);

@@ -1,29 +1,37 @@
 import { type Canvas, createCanvas, ImageData, Path2D } from "@napi-rs/canvas";
 import sharp from "sharp";
-import { brandFonts, type Brand } from "../../core/brand";
+import type { ImageFormat } from "../../core/api";
+import type { Brand } from "../../core/brand";
 import { makeScene, type Made } from "../../core/engine";
 import type { FileId, PictureFile } from "../../core/files";
-import { paint, pathCache, type Bitmap } from "../../core/paint";
-import { treatmentKey } from "../../core/picture";
-import { messagePictures, type Piece } from "../../core/piece";
+import { loadFonts, piecePictures } from "../../core/needs";
+import { paint, paintSvg, pathCache, type Bitmap, type SvgPicture } from "../../core/paint";
+import { develop, type Developing, type Raster } from "../../core/picture";
+import type { Piece } from "../../core/piece";
 import type { Placement } from "../../core/placements";
 import { scenePictures, type PictureItem, type Scene } from "../../core/scene";
 import { Typesetter } from "../../core/type";
+import { toSfnt } from "../files/sfnt";
 import type { FileSource } from "../files/source";
+import { iconLookup } from "./icons";
 import { inspectPicture } from "./inspect";
-import { render } from "./rendition";
-
-export type ImageFormat = "png" | "jpeg" | "webp";
+import { Kept } from "./kept";
+import { copyAt } from "./rendition";
 
 sharp.concurrency(1);
 sharp.cache(false);
-const MOST_RENDITIONS = 48;
+
+/** How words go into an SVG: as outlines, or as text with its faces built in. */
+export type SvgText = "outlines" | "text";
+
+const QUALITY = 90;
 
 /** Makes and paints pieces on the server. Keeps fonts, pictures and crops that it has met; one for each thread. */
 export class Studio {
   readonly typesetter = new Typesetter();
   private readonly pictures = new Map<FileId, PictureFile>();
-  private readonly renditions = new Map<string, Bitmap<Canvas>>();
+  private readonly copies = new Kept<Raster>(8);
+  private readonly developed = new Kept<Canvas>(48);
   private lastCanvas: Canvas | undefined;
   private readonly path = pathCache((d) => new Path2D(d));
 
@@ -35,30 +43,50 @@ export class Studio {
     return makeScene(piece, brand, placement, {
       typesetter: this.typesetter,
       pictures: (id) => this.pictures.get(id),
+      icons: iconLookup,
     });
   }
 
   /** The scene as an encoded image, `scale` pixels for each of its pixels. */
-  async encode(scene: Scene, format: ImageFormat, scale: number): Promise<Buffer> {
+  async encode(
+    scene: Scene,
+    format: ImageFormat,
+    scale: number,
+    svgText: SvgText = "outlines",
+  ): Promise<Buffer> {
+    if (format === "svg") return Buffer.from(await this.svg(scene, scale, svgText));
     const { data, width, height } = await this.paint(scene, scale);
     const image = sharp(data, { raw: { width, height, channels: 4 } }).removeAlpha();
     switch (format) {
       case "png":
         return image.png({ compressionLevel: 3, adaptiveFiltering: true }).toBuffer();
       case "jpeg":
-        return image.jpeg({ quality: 90, optimiseCoding: false }).toBuffer();
+        return image.jpeg({ quality: QUALITY, optimiseCoding: false }).toBuffer();
       case "webp":
-        return image.webp({ quality: 90 }).toBuffer();
+        return image.webp({ quality: QUALITY }).toBuffer();
     }
   }
 
+  /** The scene as an SVG document; its pictures have `scale` pixels for each of the scene's. */
+  async svg(scene: Scene, scale: number, text: SvgText): Promise<string> {
+    const pictures = new Map<PictureItem, SvgPicture>();
+    for (const item of scenePictures(scene)) pictures.set(item, await this.svgPicture(item, scale));
+    const fonts = text === "text" ? await this.builtIn(scene) : undefined;
+    const font = fonts && ((id: FileId) => fonts.get(id));
+    const materials = {
+      picture: (item: PictureItem) => pictures.get(item),
+      ...(font ? { font } : {}),
+    };
+    return paintSvg(scene, materials, scale);
+  }
+
   /** RGBA; the ground covers everything, so nothing is see-through. */
-  private async paint(
+  async paint(
     scene: Scene,
     scale: number,
   ): Promise<{ data: Buffer; width: number; height: number }> {
     const bitmaps = new Map<PictureItem, Bitmap<Canvas>>();
-    for (const item of scenePictures(scene)) bitmaps.set(item, await this.rendition(item, scale));
+    for (const item of scenePictures(scene)) bitmaps.set(item, await this.bitmap(item, scale));
     const materials = { path: this.path, picture: (item: PictureItem) => bitmaps.get(item) };
     const [width, height] = [Math.round(scene.width * scale), Math.round(scene.height * scale)];
     // From here to the return nothing waits: the canvas is shared with the next task.
@@ -75,40 +103,62 @@ export class Studio {
   }
 
   private async load(piece: Piece, brand: Brand): Promise<void> {
-    for (const id of brandFonts(brand)) {
-      if (!this.typesetter.hasFont(id)) this.typesetter.addFont(id, await this.files.read(id));
-    }
-    const logos = brand.logos.map((logo) => logo.file);
-    for (const id of [...logos, ...messagePictures(piece.message)]) {
+    await loadFonts(piece, brand, this.typesetter, async (id) => toSfnt(await this.files.read(id)));
+    for (const id of piecePictures(piece, brand)) {
       if (!this.pictures.has(id)) {
         this.pictures.set(id, await inspectPicture(await this.files.read(id), id));
       }
     }
   }
 
-  private async rendition(item: PictureItem, scale: number): Promise<Bitmap<Canvas>> {
-    const width = Math.max(1, Math.round(item.box.width * scale));
-    const height = Math.max(1, Math.round(item.box.height * scale));
-    const { x, y, width: w, height: h } = item.crop;
-    const key = [item.file, x, y, w, h, width, height, treatmentKey(item.treatment)].join("|");
-    let bitmap = this.renditions.get(key);
-    if (!bitmap) {
-      const pixels = await render(await this.files.read(item.file), { ...item, width, height });
-      const image = createCanvas(pixels.width, pixels.height);
-      image
-        .getContext("2d")
-        .putImageData(new ImageData(pixels.data, pixels.width, pixels.height), 0, 0);
-      bitmap = { image, source: { x: 0, y: 0, width: pixels.width, height: pixels.height } };
-      this.keep(key, bitmap);
-    }
-    return bitmap;
+  private async bitmap(item: PictureItem, scale: number): Promise<Bitmap<Canvas>> {
+    const developing = this.developing(item, scale);
+    const image = await this.developed.get(developing.key, async () => {
+      const { data, width, height } = await this.pixels(item, developing);
+      const canvas = createCanvas(width, height);
+      canvas.getContext("2d").putImageData(new ImageData(data, width, height), 0, 0);
+      return canvas;
+    });
+    const { width, height } = image;
+    return { image, source: { x: 0, y: 0, width, height }, at: developing.at };
   }
 
-  /** The oldest crop goes first: a batch asks for the same few again and again. */
-  private keep(key: string, bitmap: Bitmap<Canvas>): void {
-    const [oldest] = this.renditions.keys();
-    if (this.renditions.size >= MOST_RENDITIONS && oldest !== undefined)
-      this.renditions.delete(oldest);
-    this.renditions.set(key, bitmap);
+  private developing(item: PictureItem, scale: number): Developing {
+    return develop(this.pictures.get(item.file)!, item, scale);
+  }
+
+  private async pixels(item: PictureItem, { level, from }: Developing): Promise<Raster> {
+    const picture = this.pictures.get(item.file)!;
+    const copy = await this.copies.get(`${item.file}|${level}`, async () =>
+      copyAt(await this.files.read(item.file), picture, level),
+    );
+    return from(copy);
+  }
+
+  private async svgPicture(item: PictureItem, scale: number): Promise<SvgPicture> {
+    const developing = this.developing(item, scale);
+    const { data, width, height, opaque } = await this.pixels(item, developing);
+    const image = sharp(data, { raw: { width, height, channels: 4 } });
+    const bytes = opaque
+      ? await image.removeAlpha().jpeg({ quality: QUALITY }).toBuffer()
+      : await image.png().toBuffer();
+    const mime = opaque ? "image/jpeg" : "image/png";
+    const { at } = developing;
+    return {
+      href: `data:${mime};base64,${bytes.toString("base64")}`,
+      box: { x: at.x / scale, y: at.y / scale, width: at.width / scale, height: at.height / scale },
+    };
+  }
+
+  /** The faces that a scene is set in, as addresses; those whose licence bits forbid it stay out. */
+  private async builtIn(scene: Scene): Promise<Map<FileId, string>> {
+    const used = scene.items.flatMap((item) => (item.kind === "glyphs" ? item.runs : []));
+    const built = new Map<FileId, string>();
+    for (const id of new Set(used.map((run) => run.file))) {
+      if (this.typesetter.font(id)?.embedding === "forbidden") continue;
+      const bytes = Buffer.from(await toSfnt(await this.files.read(id)));
+      built.set(id, `data:font/ttf;base64,${bytes.toString("base64")}`);
+    }
+    return built;
   }
 }

@@ -3,10 +3,13 @@ import type { Brand } from "../../core/brand";
 import { check, toAct } from "../../core/preflight";
 import { Blobs, writeWhole } from "../files/blobs";
 import { fileId } from "../files/hash";
+import { WithShipped } from "../files/shipped";
+import type { Folders } from "./pool";
 import { Studio } from "./studio";
 import type { RenderResult, RenderTask } from "./task";
 
-const studio = new Studio(new Blobs((workerData as { blobs: string }).blobs));
+const { blobs, fonts } = workerData as Folders;
+const studio = new Studio(new WithShipped(fonts, new Blobs(blobs)));
 
 /** Runs in a worker thread: makes one picture and writes it whole. */
 export default async function renderTask(task: RenderTask): Promise<RenderResult> {

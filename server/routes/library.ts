@@ -1,6 +1,7 @@
 import { z } from "zod";
 import {
   BrandList,
+  FontAnswer,
   ImportAnswer,
   PictureList,
   PlacementList,
@@ -8,11 +9,12 @@ import {
   TableAnswer,
   TableText,
 } from "../../core/api";
-import { Brand, type Treatment } from "../../core/brand";
+import { Brand } from "../../core/brand";
 import { FileId, PictureFile } from "../../core/files";
 import { catalogue } from "../../core/placements";
 import { problem } from "../../core/problem";
 import type { Routes, Services } from "../app";
+import { toSfnt } from "../files/sfnt";
 import { readBundle, unzip } from "../imports/bundle";
 import { exportCrate } from "../imports/export";
 import { importBundle } from "../imports/import";
@@ -21,20 +23,8 @@ import { Id, problems } from "./params";
 
 const FOREVER = "public, max-age=31536000, immutable";
 
-/** A treatment in an address: `none`, or `duotone-0c2b30-f6efe2`. */
-const TreatmentName = z
-  .string()
-  .regex(/^(none|duotone-[0-9a-f]{6}-[0-9a-f]{6})$/)
-  .transform((name): Treatment => {
-    const [, dark, light] = name.split("-");
-    return dark && light
-      ? { kind: "duotone", dark: `#${dark}`, light: `#${light}` }
-      : { kind: "none" };
-  });
-
 const RenditionQuery = z.object({
   width: z.coerce.number().int().min(1).max(4096),
-  treatment: TreatmentName.default({ kind: "none" }),
 });
 
 export function addLibraryRoutes(routes: Routes, services: Services): void {
@@ -80,15 +70,37 @@ export function addLibraryRoutes(routes: Routes, services: Services): void {
     "/api/pictures/:id/rendition",
     {
       schema: {
-        summary: "A picture as WebP, scaled to a width and treated",
+        summary: "A picture as WebP, scaled to a width, without loss",
         params: FileParams,
         querystring: RenditionQuery,
       },
     },
     async ({ params, query }, reply) => {
       const picture = await library.picture(params.id);
-      const image = await renditions.get(picture, query.width, query.treatment);
+      const image = await renditions.get(picture, query.width);
       return reply.header("cache-control", FOREVER).type("image/webp").send(image);
+    },
+  );
+  routes.get(
+    "/api/fonts/:id",
+    { schema: { summary: "A font, stored or shipped, as unpacked OpenType", params: FileParams } },
+    async ({ params }, reply) => {
+      const font = await toSfnt(await around.files.read(params.id));
+      return reply.header("cache-control", FOREVER).type("font/sfnt").send(Buffer.from(font));
+    },
+  );
+  routes.post(
+    "/api/fonts",
+    {
+      schema: {
+        summary: "Check and store a font (multipart, one file)",
+        consumes: ["multipart/form-data"],
+        response: { 200: FontAnswer, ...problems, ...uploaded },
+      },
+    },
+    async (request) => {
+      const { bytes, name } = await upload(request);
+      return library.addFont(bytes, name);
     },
   );
   routes.get(
@@ -141,7 +153,7 @@ export function addLibraryRoutes(routes: Routes, services: Services): void {
     },
     async (request) => {
       const { bytes, name } = await upload(request);
-      return importBundle(around, library, readBundle(unzip(bytes, name)));
+      return importBundle(around, library, await readBundle(unzip(bytes, name)));
     },
   );
   routes.get(

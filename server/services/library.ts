@@ -1,7 +1,9 @@
 import { asc, eq, isNotNull } from "drizzle-orm";
+import type { FontAnswer } from "../../core/api";
 import type { Brand } from "../../core/brand";
 import type { FileId, PictureFile } from "../../core/files";
 import { problem } from "../../core/problem";
+import { inspectFont } from "../imports/fonts";
 import { inspectPicture } from "../render/inspect";
 import { brands, files } from "../store/tables";
 import type { Surroundings } from "./services";
@@ -42,6 +44,12 @@ export class Library {
     const picture = await inspectPicture(bytes, name);
     await this.addFile(bytes, name, picture);
     return this.picture(picture.id);
+  }
+
+  /** Checks and stores a font, as it came. Throws `font-unreadable`. */
+  async addFont(bytes: Buffer, name: string): Promise<FontAnswer> {
+    const faces = await inspectFont(bytes, name);
+    return { id: await this.addFile(bytes, name), name, faces };
   }
 
   async addFile(bytes: Uint8Array, name: string, picture?: PictureFile): Promise<FileId> {

@@ -1,4 +1,5 @@
 import type { Blobs } from "../files/blobs";
+import type { FileSource } from "../files/source";
 import type { RenderPool } from "../render/pool";
 import type { Store } from "../store/database";
 
@@ -6,6 +7,8 @@ import type { Store } from "../store/database";
 export interface Surroundings {
   store: Store;
   blobs: Blobs;
+  /** Stored files and shipped fonts. */
+  files: FileSource;
   pool: RenderPool;
   /** The folder for what batches and deliveries make. */
   folder: string;

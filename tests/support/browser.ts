@@ -122,11 +122,15 @@ export async function openPage(
   return page;
 }
 
-/** Waits until the sizes on screen have been painted, pictures included, and stand still. */
+/**
+ * Waits until the application says that the sizes on screen are painted, pictures included. A canvas
+ * that a worker paints reaches the screen with a later frame, so the screen must also stand still.
+ */
 export async function settled(page: Page): Promise<void> {
   let before = "";
   let same = 0;
-  for (let tries = 0; tries < 60 && same < 3; tries++) {
+  while (same < 3) {
+    await page.waitForFunction(() => document.querySelector("canvas[aria-busy=true]") === null);
     const now = (await page.screenshot()).toString("base64");
     same = now === before ? same + 1 : 0;
     before = now;

@@ -6,10 +6,12 @@ import { messagePictures, Piece } from "../../core/piece";
 import type { Sources } from "../../core/resolve";
 import { Typesetter } from "../../core/type";
 import { FolderFiles } from "../../server/files/folders";
+import { iconLookup } from "../../server/render/icons";
 import { inspectPicture } from "../../server/render/inspect";
 
 export const root = join(import.meta.dirname, "../..");
 export const demoFolder = join(root, "demo");
+export const fontFolder = join(root, "fonts");
 
 const read = (path: string): unknown => JSON.parse(readFileSync(join(demoFolder, path), "utf8"));
 
@@ -51,5 +53,5 @@ async function load(): Promise<Sources> {
       pictures.set(id, await inspectPicture(await files.read(id), id));
     }
   }
-  return { typesetter, pictures: (id) => pictures.get(id) };
+  return { typesetter, pictures: (id) => pictures.get(id), icons: iconLookup };
 }

@@ -5,9 +5,10 @@ import { pathToFileURL } from "node:url";
 import { makeApp, makeServices, type App, type Services } from "../../server/app";
 import { loadDemo } from "../../server/demo";
 import { Blobs } from "../../server/files/blobs";
+import { WithShipped } from "../../server/files/shipped";
 import { RenderPool } from "../../server/render/pool";
 import { Store } from "../../server/store/database";
-import { demoFolder, root } from "./demo";
+import { demoFolder, fontFolder, root } from "./demo";
 
 export interface TestServer {
   app: App;
@@ -30,8 +31,9 @@ export async function testServer(folder?: string): Promise<TestServer> {
   const blobs = join(data, "files");
   const pool = new RenderPool(
     { filename: join(root, "server/render/worker.ts"), execArgv: ["--import", loader] },
-    blobs,
+    { blobs, fonts: fontFolder },
   );
+  const stored = new Blobs(blobs);
   const store = await Store.open(
     `file:${join(data, "zest.db")}`,
     join(root, "server/store/migrations"),
@@ -41,7 +43,8 @@ export async function testServer(folder?: string): Promise<TestServer> {
     store,
     pool,
     folder: data,
-    blobs: new Blobs(blobs),
+    blobs: stored,
+    files: new WithShipped(fontFolder, stored),
     now: () => new Date(),
     newId: () => `id-${process.pid}-${Date.now()}-${ids++}`,
   });

@@ -31,6 +31,7 @@ onBeforeUnmount(() => {
     ref="canvas"
     role="img"
     :aria-label="label"
+    :aria-busy="wall.busy.value"
     :style="{
       width: `${width}px`,
       height: `${(width * placement.height) / placement.width}px`,

@@ -54,12 +54,18 @@ async function show(request: ShowRequest): Promise<Shown[]> {
   return (await Promise.all(shares)).flat();
 }
 
+interface ShowQueueOptions {
+  onShown: (shown: Shown[], request: ShowRequest) => void;
+  /** Everything that was asked for is on screen, pictures included. */
+  onComplete: () => void;
+}
+
 /** Requests of one group are never queued: while one is painted, only the newest of the others waits. */
 export class ShowQueue {
   private busy = false;
   private next: ShowRequest | undefined;
 
-  constructor(private readonly onShown: (shown: Shown[], request: ShowRequest) => void) {}
+  constructor(private readonly options: ShowQueueOptions) {}
 
   show(request: ShowRequest): void {
     this.next = request;
@@ -72,12 +78,14 @@ export class ShowQueue {
       const request = this.next;
       this.next = undefined;
       try {
-        this.onShown(await show(plain(request)), request);
+        this.options.onShown(await show(plain(request)), request);
       } catch (error) {
         console.error("A size could not be painted.", error);
       }
     }
     this.busy = false;
+    await Promise.all(painters().map((painter) => painter.complete()));
+    if (!this.busy) this.options.onComplete();
   }
 }
 

@@ -30,4 +30,6 @@ export interface Painter {
   know(pictures: PictureFile[]): void;
   /** Makes and paints; answers when every tile is painted with what is loaded. */
   show(request: ShowRequest): Promise<Shown[]>;
+  /** Answers when every picture that was asked for has come (or failed) and is painted. */
+  complete(): Promise<void>;
 }

@@ -1,9 +1,11 @@
-import { brandFonts, type Brand } from "../../core/brand";
+import type { Brand } from "../../core/brand";
 import { makeScenes } from "../../core/engine";
 import type { FileId, PictureFile } from "../../core/files";
+import { loadFonts, needsIcons } from "../../core/needs";
 import { paint, pathCache } from "../../core/paint";
 import { reportOf } from "../../core/preflight";
 import type { Scene } from "../../core/scene";
+import type { IconNode } from "../../core/shape";
 import { Typesetter } from "../../core/type";
 import { Bitmaps } from "./bitmaps";
 import type { ShowRequest, Shown, Tile } from "./protocol";
@@ -11,7 +13,8 @@ import type { ShowRequest, Shown, Tile } from "./protocol";
 /** The engine off the main thread: makes scenes and paints them on the page's canvases. */
 export class BrowserStudio {
   private readonly typesetter = new Typesetter();
-  private readonly fonts = new Map<FileId, Promise<void>>();
+  private readonly fonts = new Map<FileId, Promise<Uint8Array>>();
+  private icons: Record<string, IconNode> = {};
   private readonly pictures = new Map<FileId, PictureFile>();
   private readonly canvases = new Map<string, OffscreenCanvas>();
   private readonly scenes = new Map<string, { scene: Scene; tile: Tile }>();
@@ -34,11 +37,13 @@ export class BrowserStudio {
   }
 
   async show({ piece, brand, tiles }: ShowRequest): Promise<Shown[]> {
-    await Promise.all(brandFonts(brand).map((id) => this.font(id)));
     const same = this.known(brand);
+    await loadFonts(piece, same, this.typesetter, (id) => this.font(id));
+    if (needsIcons(piece)) await this.loadIcons();
     const sources = {
       typesetter: this.typesetter,
       pictures: (id: FileId) => this.pictures.get(id),
+      icons: (name: string) => this.icons[name],
     };
     const placements = tiles.map((tile) => tile.placement);
     const made = makeScenes(piece, same, placements, sources);
@@ -52,6 +57,13 @@ export class BrowserStudio {
     });
   }
 
+  async complete(): Promise<void> {
+    await this.bitmaps.idle();
+    if (this.repaint === undefined) return;
+    clearTimeout(this.repaint);
+    this.repaintAll();
+  }
+
   /** A brand comes as a copy each time; the first copy is used, since measured texts are kept by it. */
   private known(brand: Brand): Brand {
     const key = JSON.stringify(brand);
@@ -60,13 +72,20 @@ export class BrowserStudio {
     return same ?? brand;
   }
 
-  private font(id: FileId): Promise<void> {
+  private async loadIcons(): Promise<void> {
+    const set = await import("lucide-static/icon-nodes.json");
+    this.icons = set.default as unknown as Record<string, IconNode>;
+  }
+
+  /** Asked for once, however many sizes wait for it. */
+  private font(id: FileId): Promise<Uint8Array> {
     let loading = this.fonts.get(id);
     if (!loading) {
-      loading = fetch(`/api/files/${id}`)
+      loading = fetch(`/api/fonts/${id}`)
         .then((response) => response.arrayBuffer())
-        .then((bytes) => this.typesetter.addFont(id, new Uint8Array(bytes)));
-      loading.catch(() => this.fonts.delete(id));
+        .then((bytes) => new Uint8Array(bytes));
+      // What has been read is with the typesetter, and what failed is tried again.
+      void loading.catch(() => undefined).finally(() => this.fonts.delete(id));
       this.fonts.set(id, loading);
     }
     return loading;
@@ -82,8 +101,7 @@ export class BrowserStudio {
       canvas.width = tile.pixels;
       canvas.height = height;
     }
-    context.imageSmoothingQuality = "high";
-    paint<Path2D, ImageBitmap>(
+    paint<Path2D, OffscreenCanvas>(
       context,
       scene,
       {
@@ -99,9 +117,11 @@ export class BrowserStudio {
 
   /** Several pictures often arrive together; the tiles are painted once for them. */
   private repaintSoon(): void {
-    this.repaint ??= setTimeout(() => {
-      this.repaint = undefined;
-      for (const { scene, tile } of this.scenes.values()) this.paint(scene, tile);
-    }, 16);
+    this.repaint ??= setTimeout(() => this.repaintAll(), 16);
+  }
+
+  private repaintAll(): void {
+    this.repaint = undefined;
+    for (const { scene, tile } of this.scenes.values()) this.paint(scene, tile);
   }
 }

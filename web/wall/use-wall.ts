@@ -4,7 +4,7 @@ import type { Brand } from "../../core/brand";
 import type { PictureFile } from "../../core/files";
 import type { Piece } from "../../core/piece";
 import type { LayoutReport } from "../../core/preflight";
-import type { Tile } from "./protocol";
+import type { ShowRequest, Shown, Tile } from "./protocol";
 import { knowPictures, ShowQueue } from "./painter";
 
 interface WallOptions {
@@ -18,6 +18,8 @@ interface WallOptions {
 export interface Wall {
   /** How each placement came out, by placement. */
   reports: ShallowRef<ReadonlyMap<string, LayoutReport>>;
+  /** True from a change until all its sizes are on screen with their pictures. */
+  busy: ShallowRef<boolean>;
   add(tile: Tile): void;
   remove(key: string): void;
 }
@@ -26,10 +28,13 @@ export interface Wall {
 export function useWall({ piece, brand, pictures, reportsAll = false }: WallOptions): Wall {
   const tiles = new Map<string, Tile>();
   const reports = shallowRef<ReadonlyMap<string, LayoutReport>>(new Map());
+  const busy = shallowRef(true);
   let asked = 0;
   let waiting = false;
 
-  const queue = new ShowQueue((shown, request) => {
+  const queue = new ShowQueue({ onShown, onComplete: () => (busy.value = false) });
+
+  function onShown(shown: Shown[], request: ShowRequest): void {
     const next = new Map(reports.value);
     for (const { report } of shown) next.set(report.placement, report);
     const current = new Set(request.piece.sizes.map((size) => size.placement));
@@ -38,13 +43,14 @@ export function useWall({ piece, brand, pictures, reportsAll = false }: WallOpti
     );
     // Seen in the browser's performance panel, and read by the bench.
     performance.measure("wall painted", { start: asked });
-  });
+  }
 
   function repaint(): void {
     const [now, kit] = [piece(), brand()];
     if (!now || !kit) return;
     const all = [...tiles.values(), ...(reportsAll ? unseen(now) : [])];
     if (all.length === 0) return;
+    busy.value = true;
     knowPictures(pictures());
     queue.show({ piece: now, brand: kit, tiles: all });
   }
@@ -75,6 +81,7 @@ export function useWall({ piece, brand, pictures, reportsAll = false }: WallOpti
 
   return {
     reports,
+    busy,
     add(tile) {
       tiles.set(tile.key, tile);
       repaintSoon();

@@ -1,6 +1,6 @@
 import { createCanvas, Path2D } from "@napi-rs/canvas";
 import { expect } from "chai";
-import { ellipse, rectangle, waves } from "./shapes";
+import { ellipse, rectangle, waves } from "./index";
 
 const box = { x: 10, y: 20, width: 120, height: 60 };
 

@@ -1,26 +1,5 @@
 import { bottom, right, type Box } from "../geometry";
-
-/** Rounds to a hundredth of a pixel, the only place where a length is rounded. */
-const n = (value: number): string => String(Math.round(value * 100) / 100);
-
-/** A rectangle with corners of the given radius, as SVG path data. */
-export function rectangle(b: Box, radius = 0): string {
-  const r = Math.min(radius, b.width / 2, b.height / 2);
-  if (r <= 0) return `M${n(b.x)} ${n(b.y)}H${n(right(b))}V${n(bottom(b))}H${n(b.x)}Z`;
-  const arc = (x: number, y: number) => `A${n(r)} ${n(r)} 0 0 1 ${n(x)} ${n(y)}`;
-  return [
-    `M${n(b.x + r)} ${n(b.y)}H${n(right(b) - r)}${arc(right(b), b.y + r)}`,
-    `V${n(bottom(b) - r)}${arc(right(b) - r, bottom(b))}`,
-    `H${n(b.x + r)}${arc(b.x, bottom(b) - r)}`,
-    `V${n(b.y + r)}${arc(b.x + r, b.y)}Z`,
-  ].join("");
-}
-
-export function ellipse(b: Box): string {
-  const [rx, ry] = [n(b.width / 2), n(b.height / 2)];
-  const y = n(b.y + b.height / 2);
-  return `M${n(b.x)} ${y}A${rx} ${ry} 0 1 1 ${n(right(b))} ${y}A${rx} ${ry} 0 1 1 ${n(b.x)} ${y}Z`;
-}
+import { n } from "./path";
 
 /**
  * A cubic that follows half a period of a sine: with its handles this far along, and `SINE_PEAK` crests
@@ -52,4 +31,18 @@ export function waves(b: Box, extent: number): { d: string; strokeWidth: number 
     rows.push(row);
   }
   return { d: rows.join(""), strokeWidth };
+}
+
+/** The part of a box below one row of waves along its top. */
+export function waveEdge(b: Box): string {
+  const count = Math.max(2, Math.round(b.width / (0.9 * b.height) / 2) * 2);
+  const half = b.width / count;
+  const amplitude = Math.min(0.35 * b.height, 0.28 * half);
+  let d = `M${n(b.x)} ${n(bottom(b))}V${n(b.y + amplitude)}`;
+  for (let i = 0; i < count; i++) {
+    const x = b.x + i * half;
+    const peak = b.y + amplitude + (i % 2 === 0 ? -1 : 1) * amplitude * SINE_PEAK;
+    d += `C${n(x + half * SINE_HANDLE)} ${n(peak)} ${n(x + half * (1 - SINE_HANDLE))} ${n(peak)} ${n(x + half)} ${n(b.y + amplitude)}`;
+  }
+  return `${d}V${n(bottom(b))}Z`;
 }

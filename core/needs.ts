@@ -1,0 +1,51 @@
+import { brandFonts, type Brand } from "./brand";
+import type { FileId } from "./files";
+import { isText, messagePictures, type Piece } from "./piece";
+import { fallbackFonts, plainText, shelfTypeface, type Typesetter } from "./type";
+
+/** The fonts that a piece names: the brand's, and shipped families that its nodes ask for. */
+function namedFonts(piece: Piece, brand: Brand): FileId[] {
+  const nodes = [
+    ...piece.arrangement,
+    ...piece.sizes.flatMap(({ changes }) => Object.values(changes)),
+  ];
+  const families = nodes.flatMap(({ style }) => shelfTypeface(style?.type ?? "") ?? []);
+  return [...brandFonts(brand), ...families.flatMap(({ faces }) => faces.map(({ file }) => file))];
+}
+
+function wordsOf(piece: Piece, brand: Brand): string {
+  const fillings = Object.values(piece.message).filter(isText);
+  const words = fillings.map(({ text }) => plainText(text));
+  return [...words, brand.voice.handle, brand.voice.site].join("\n");
+}
+
+/**
+ * Loads every font that a piece needs before it can be laid out: those it names, then shipped ones for
+ * characters that those lack. `read` answers an unpacked OpenType file.
+ */
+export async function loadFonts(
+  piece: Piece,
+  brand: Brand,
+  typesetter: Typesetter,
+  read: (id: FileId) => Promise<Uint8Array>,
+): Promise<void> {
+  const load = async (id: FileId): Promise<void> => {
+    if (!typesetter.hasFont(id)) typesetter.addFont(id, await read(id));
+  };
+  const named = namedFonts(piece, brand);
+  await Promise.all(named.map(load));
+  const { headline, text } = brand.typefaces;
+  const covered = (point: number): boolean =>
+    [headline, text].every((typeface) => typesetter.covers(typeface, point)) &&
+    named.every((id) => typesetter.font(id)?.has(point) ?? false);
+  await Promise.all(fallbackFonts(wordsOf(piece, brand), covered).map(load));
+}
+
+/** The stored pictures that a piece shows, logos included. */
+export const piecePictures = (piece: Piece, brand: Brand): FileId[] => [
+  ...new Set([...brand.logos.map((logo) => logo.file), ...messagePictures(piece.message)]),
+];
+
+/** Whether any node is an icon, so that the icon set is needed. */
+export const needsIcons = (piece: Piece): boolean =>
+  piece.arrangement.some((node) => node.kind === "icon");

@@ -1,0 +1,169 @@
+import { oklabStops } from "../colour";
+import { between, bottom, box, centre, right, type Box } from "../geometry";
+import { containedIn, type View } from "../picture";
+import type {
+  CodeNode,
+  IconNode,
+  LogoNode,
+  PictureNode,
+  ResolvedGradient,
+  ResolvedShadow,
+  ShapeNode,
+} from "../resolve";
+import {
+  codeIn,
+  fitted,
+  ICON_GRID,
+  ICON_STROKE,
+  isOpen,
+  outlineOf,
+  rectangle,
+  waves,
+} from "../shape";
+import { common, type Setting } from "./setting";
+import type { Paint, PathItem, Pen, PictureItem, SceneItem, Shade } from "./scene";
+
+/** A shadow's lengths are lead pixels; `unit` makes output pixels of them. */
+export const shadeOf = (shadow: ResolvedShadow, unit: number): Shade => ({
+  hex: shadow.hex,
+  alpha: shadow.alpha,
+  x: shadow.x * unit,
+  y: shadow.y * unit,
+  blur: shadow.blur * unit,
+});
+
+export function shapeItems(setting: Setting, node: ShapeNode): PathItem[] {
+  const { placed, unit, extent } = setting;
+  const spec = { ...node.shape, corner: node.shape.corner * unit };
+  const pen = penOf(node, unit, placed.box, extent);
+  return [
+    {
+      ...common(setting),
+      kind: "path",
+      d: outlineOf(spec, placed.box, extent),
+      ...(isOpen(spec.kind) ? {} : { fill: fillOf(node, placed.box) }),
+      ...(pen ? { pen } : {}),
+      ...(spec.kind === "waves" ? { clip: onWholePixels(placed.box) } : {}),
+      ...(node.shadow ? { shade: shadeOf(node.shadow, unit) } : {}),
+    },
+  ];
+}
+
+const HAIRLINE = 4;
+
+function penOf(node: ShapeNode, unit: number, b: Box, extent: number): Pen | undefined {
+  const { stroke, shape } = node;
+  if (shape.kind === "waves") {
+    const width = waves(b, extent).strokeWidth;
+    return { hex: stroke?.hex ?? node.colour, width, dash: [], cap: "butt", join: "round" };
+  }
+  if (!stroke && !isOpen(shape.kind)) return undefined;
+  const { hex = node.colour, width = HAIRLINE, dash = [], cap = "butt" } = stroke ?? {};
+  return {
+    hex,
+    width: width * unit,
+    dash: dash.map((length) => length * unit),
+    cap,
+    join: "miter",
+  };
+}
+
+function fillOf({ colour, gradient }: ShapeNode, b: Box): Paint {
+  return gradient ? gradientOver(gradient, b) : { kind: "flat", hex: colour };
+}
+
+/** A linear gradient reaches just to the corners that lie in its direction, as CSS Images 4 has it. */
+export function gradientOver({ kind, angle, stops }: ResolvedGradient, b: Box): Paint {
+  const middle = centre(b);
+  const close = oklabStops(stops);
+  if (kind === "radial") {
+    return { kind, centre: middle, radius: Math.max(b.width, b.height) / 2, stops: close };
+  }
+  const radians = (angle * Math.PI) / 180;
+  const [cos, sin] = [Math.cos(radians), Math.sin(radians)];
+  const reach = (Math.abs(b.width * cos) + Math.abs(b.height * sin)) / 2;
+  return {
+    kind,
+    from: { x: middle.x - reach * cos, y: middle.y - reach * sin },
+    to: { x: middle.x + reach * cos, y: middle.y + reach * sin },
+    stops: close,
+  };
+}
+
+/** A clip's edge between two pixels would be softened differently by different painters. */
+function onWholePixels(b: Box): Box {
+  const [left, top] = [Math.round(b.x), Math.round(b.y)];
+  return between(left, top, Math.round(right(b)), Math.round(bottom(b)));
+}
+
+export function pictureItems(setting: Setting, node: PictureNode | LogoNode): SceneItem[] {
+  const item = node.type === "logo" ? logoItem(setting) : photoItem(setting, node);
+  if (!node.shadow) return [item];
+  const { box: b, frame } = item;
+  const under: PathItem = {
+    ...common(setting),
+    kind: "path",
+    d: frame ?? rectangle(b),
+    fill: { kind: "flat", hex: node.shadow.hex },
+    shade: shadeOf(node.shadow, setting.unit),
+  };
+  return node.type === "logo" ? [item] : [under, item];
+}
+
+const UPRIGHT: Omit<View, "crop"> = { turn: 0, flipH: false, flipV: false };
+
+function logoItem(setting: Setting): PictureItem {
+  const { file } = setting.placed.logo!;
+  const crop = box(0, 0, file.width, file.height);
+  const view = { crop, ...UPRIGHT };
+  return {
+    ...common(setting),
+    kind: "picture",
+    file: file.id,
+    box: setting.placed.box,
+    view,
+    adjust: {},
+  };
+}
+
+function photoItem(setting: Setting, node: PictureNode): PictureItem {
+  const { placed, unit, extent } = setting;
+  const { file, framing, frame } = node;
+  const { turn, flipH, flipV } = framing;
+  const whole = framing.fit === "contain";
+  const at = whole ? containedIn(file, placed.box) : placed.box;
+  const crop = whole ? box(0, 0, file.width, file.height) : placed.crop!;
+  return {
+    ...common(setting),
+    kind: "picture",
+    file: file.id,
+    box: at,
+    view: { crop, turn: whole ? 0 : turn, flipH, flipV },
+    ...(frame ? { frame: outlineOf({ ...frame, corner: frame.corner * unit }, at, extent) } : {}),
+    adjust: node.adjust,
+  };
+}
+
+export function iconItem(setting: Setting, node: IconNode): PathItem {
+  const { box: b } = setting.placed;
+  const side = Math.min(b.width, b.height);
+  const at = box(b.x + (b.width - side) / 2, b.y + (b.height - side) / 2, side, side);
+  const pen: Pen = {
+    hex: node.colour,
+    width: (ICON_STROKE * side) / ICON_GRID,
+    dash: [],
+    cap: "round",
+    join: "round",
+  };
+  const grid = { width: ICON_GRID, height: ICON_GRID };
+  return { ...common(setting), kind: "path", d: fitted(node.d, grid, at), pen };
+}
+
+export function codeItems(setting: Setting, node: CodeNode): PathItem[] {
+  const { d, box: at } = codeIn(node.code, setting.placed.box);
+  const base = { ...common(setting), kind: "path" as const };
+  return [
+    { ...base, d: rectangle(at), fill: { kind: "flat", hex: node.ground } },
+    { ...base, d, fill: { kind: "flat", hex: node.colour } },
+  ];
+}

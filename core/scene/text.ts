@@ -1,0 +1,212 @@
+import type { Hex } from "../colour";
+import { area, between, box, type Box } from "../geometry";
+import type { Corner, ResolvedPlate, TextNode } from "../resolve";
+import { placedOutline, rectangle } from "../shape";
+import type { PlacedGlyph, SetLine } from "../type";
+import { common, type Setting } from "./setting";
+import { shadeOf } from "./figures";
+import { markerStroke, underlines } from "./emphasis";
+import type { GlyphsItem, PathItem, SceneGlyph, SceneItem, SceneRun } from "./scene";
+
+/** A line with its place in the frame: the edge of its letters and its baseline, in output pixels. */
+export interface PlacedLine {
+  line: SetLine;
+  x: number;
+  baseline: number;
+  size: number;
+}
+
+/** Back to front: plates, marker strokes, shadow, outline, underlines, letters. */
+export function textItems(setting: Setting, node: TextNode): SceneItem[] {
+  const { set, ink } = setting.placed.text!;
+  const lines = set.lines.map((line) => ({
+    line,
+    x: ink.x + line.x,
+    baseline: ink.y + line.baseline,
+    size: set.size,
+  }));
+  return [
+    ...plates(setting, node, lines),
+    ...lines.flatMap((line) => markerItems(setting, node, line)),
+    ...behindLetters(setting, node, lines),
+    ...lines.flatMap((line) => underlineItems(setting, node, line)),
+    ...lines.flatMap((line) => letters(setting, node, line)),
+  ];
+}
+
+const flat = (setting: Setting, d: string, hex: Hex): PathItem => ({
+  ...common(setting),
+  kind: "path",
+  d,
+  fill: { kind: "flat", hex },
+});
+
+function plates(setting: Setting, { plate, paragraph }: TextNode, lines: PlacedLine[]): PathItem[] {
+  if (!plate) return [];
+  const { box: whole, text } = setting.placed;
+  if (plate.per === "block") {
+    if (area(whole) === 0) return [];
+    return [flat(setting, rectangle(whole, radiusOf(plate, whole, text!.set.size)), plate.hex)];
+  }
+  const cap = paragraph.style.chain[0]?.capHeight ?? 0.7;
+  return lines.map((line) => {
+    const b = linePlate(line, plate, cap);
+    return flat(setting, rectangle(b, radiusOf(plate, b, line.size)), plate.hex);
+  });
+}
+
+/** What a line's letters reach below the baseline, as far as its plate allows for it, in em. */
+const DESCENT = 0.14;
+
+function linePlate(
+  { line, x, baseline, size }: PlacedLine,
+  { padding }: ResolvedPlate,
+  cap: number,
+): Box {
+  const { shaped } = line;
+  const pad = padding * size;
+  return between(
+    x - shaped.hang * size - pad,
+    baseline - cap * size - pad,
+    x + shaped.inkWidth * size + pad,
+    baseline + DESCENT * size + pad,
+  );
+}
+
+/** How round a plate is, in pixels: "soft" takes a little off, "round" makes a pill; a number is em. */
+function radiusOf({ corner }: { corner: Corner | number }, plate: Box, size: number): number {
+  if (typeof corner === "number") return corner * size;
+  if (corner === "square") return 0;
+  return corner === "soft" ? 0.16 * plate.height : plate.height / 2;
+}
+
+const markerItems = (
+  setting: Setting,
+  node: TextNode,
+  { line, x, baseline, size }: PlacedLine,
+): PathItem[] =>
+  line.shaped.stretches
+    .filter(({ kind }) => kind === "marker")
+    .map(({ from, to }) =>
+      flat(setting, markerStroke(x + from * size, x + to * size, baseline, size), node.marker),
+    );
+
+function underlineItems(
+  setting: Setting,
+  node: TextNode,
+  { line, x, baseline, size }: PlacedLine,
+): PathItem[] {
+  return line.shaped.stretches
+    .filter(({ kind }) => kind === "underline")
+    .flatMap((stretch) =>
+      underlines(line.shaped, stretch).map(({ from, to, offset, thickness }) => {
+        const bar = box(
+          x + from * size,
+          baseline + offset * size,
+          (to - from) * size,
+          thickness * size,
+        );
+        return flat(setting, rectangle(bar), node.colour);
+      }),
+    );
+}
+
+/** Shadow and outline are painted of the whole text at once, so that neighbours do not darken each other. */
+function behindLetters(setting: Setting, node: TextNode, lines: PlacedLine[]): PathItem[] {
+  const { shadow, outline } = node;
+  if (!shadow && !outline) return [];
+  const { size } = setting.placed.text!.set;
+  const d = lines.map(outlineOfLine).join("");
+  return [
+    {
+      ...flat(setting, d, outline?.hex ?? node.colour),
+      ...(outline
+        ? {
+            pen: {
+              hex: outline.hex,
+              width: 2 * outline.width * size,
+              dash: [],
+              cap: "round",
+              join: "round",
+            },
+          }
+        : {}),
+      ...(shadow ? { shade: shadeOf(shadow, size) } : {}),
+    },
+  ];
+}
+
+const outlineOfLine = ({ line, x, baseline, size }: PlacedLine): string =>
+  line.shaped.glyphs
+    .map(({ face, glyph, x: dx, y: dy }) =>
+      placedOutline(
+        face.outline(glyph),
+        size / face.unitsPerEm,
+        x + dx * size,
+        baseline - dy * size,
+      ),
+    )
+    .join("");
+
+/** One item for the line's own colour, and one for the words that stand out in the accent. */
+function letters(setting: Setting, node: TextNode, placed: PlacedLine): GlyphsItem[] {
+  const { shaped } = placed.line;
+  const coloured = shaped.stretches.filter(({ kind }) => kind === "colour");
+  if (coloured.length === 0) return [lettersIn(setting, node.colour, placed, shaped.glyphs)];
+  const stands = (glyph: PlacedGlyph) =>
+    coloured.some(({ from, to }) => glyph.x >= from - 1e-6 && glyph.x < to - 1e-6);
+  return [
+    lettersIn(
+      setting,
+      node.colour,
+      placed,
+      shaped.glyphs.filter((glyph) => !stands(glyph)),
+    ),
+    lettersIn(setting, node.accent, placed, shaped.glyphs.filter(stands)),
+  ].filter(({ glyphs }) => glyphs.length > 0);
+}
+
+function lettersIn(
+  setting: Setting,
+  colour: Hex,
+  { line, x, baseline, size }: PlacedLine,
+  glyphs: readonly PlacedGlyph[],
+): GlyphsItem {
+  const { shaped } = line;
+  const whole = glyphs.length === shaped.glyphs.length;
+  return {
+    ...common(setting),
+    kind: "glyphs",
+    text: shaped.text,
+    size,
+    colour,
+    baseline,
+    glyphs: glyphs.flatMap((glyph) => sceneGlyphs(glyph, x, baseline, size)),
+    // Text of two colours on one line is kept as outlines.
+    runs: whole
+      ? shaped.runs.map((run): SceneRun => ({
+          text: run.text,
+          file: run.face.source.file,
+          axes: run.face.source.axes,
+          rightToLeft: run.rightToLeft,
+          x: x + run.x * size,
+          advance: run.advance * size,
+        }))
+      : [],
+  };
+}
+
+function sceneGlyphs(placed: PlacedGlyph, x: number, baseline: number, size: number): SceneGlyph[] {
+  const { face, glyph } = placed;
+  const at = { unitsPerEm: face.unitsPerEm, x: x + placed.x * size, y: baseline - placed.y * size };
+  const layers = face.layers(glyph);
+  if (layers.length === 0) {
+    const outline = face.outline(glyph);
+    return outline ? [{ outline, ...at }] : [];
+  }
+  return layers.map((layer) => ({
+    outline: face.outline(layer.glyph),
+    ...at,
+    ...(layer.colour ? { colour: layer.colour } : {}),
+  }));
+}

@@ -1,0 +1,73 @@
+import { z } from "zod";
+import { Typeface } from "../../brand/brand";
+import { FileId } from "../../files";
+import { scriptOf } from "../script";
+import data from "./catalogue.json";
+
+const ShelfFace = z.object({ file: FileId, path: z.string(), weight: z.number().int() });
+
+/** `scripts` are those that every face of the family has whole. */
+const ShelfFamily = z.object({
+  id: z.string(),
+  family: z.string(),
+  character: z.string(),
+  feelings: z.array(z.string()),
+  scripts: z.array(z.string()),
+  faces: z.array(ShelfFace).min(1),
+});
+export type ShelfFamily = z.infer<typeof ShelfFamily>;
+
+const Fallback = ShelfFamily.omit({ character: true, feelings: true });
+
+/** The typefaces that ship with the program, and those that help out where a typeface lacks a script. */
+const shelf = z
+  .object({ families: z.array(ShelfFamily), fallbacks: z.array(Fallback) })
+  .parse(data);
+export const families: readonly ShelfFamily[] = shelf.families;
+export const fallbacks = shelf.fallbacks;
+
+/** Every shipped font file by its name in the store, with its path under `fonts/`. */
+export const shippedFonts: ReadonlyMap<FileId, string> = new Map(
+  [...families, ...fallbacks].flatMap(({ faces }) =>
+    faces.map(({ file, path }) => [file, path] as const),
+  ),
+);
+
+const typefaces = new Map(
+  families.map((family) => [family.id, Typeface.parse({ ...family, faces: family.faces })]),
+);
+
+/** A shipped family as a typeface; the same object each time. */
+export const shelfTypeface = (id: string): Typeface | undefined => typefaces.get(id);
+
+const KANA_AND_HAN = new Set(["Hira", "Kana", "Hani", "Bopo"]);
+const EMOJI = /\p{Extended_Pictographic}|\p{Regional_Indicator}|\u20e3/u;
+const WIDE_PUNCTUATION = /[\u3000-\u303f\uff00-\uffef]/;
+const byScript: Record<string, string> = {
+  Arab: "arabic",
+  Hebr: "hebrew",
+  Deva: "devanagari",
+  Thai: "thai",
+  Grek: "greek",
+  Cyrl: "cyrillic",
+};
+
+/** The shipped fonts that can set what is not `covered`; none when no shipped font can. */
+export function fallbackFonts(text: string, covered: (codePoint: number) => boolean): FileId[] {
+  const wanted = new Set<string>();
+  for (const character of new Set(text)) {
+    const point = character.codePointAt(0)!;
+    if (point <= 0x20) continue;
+    if (EMOJI.test(character) && point > 0xff) wanted.add("emoji");
+    else if (!covered(point)) wanted.add(kindOf(character, point));
+  }
+  return fallbacks
+    .filter(({ scripts }) => scripts.some((script) => wanted.has(script)))
+    .flatMap(({ faces }) => faces.map(({ file }) => file));
+}
+
+function kindOf(character: string, point: number): string {
+  const script = scriptOf(point);
+  if (KANA_AND_HAN.has(script) || WIDE_PUNCTUATION.test(character)) return "cjk";
+  return byScript[script] ?? "latin";
+}
