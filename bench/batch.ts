@@ -108,7 +108,7 @@ async function freshRate(browser: Browser, html: string): Promise<number> {
   return COUNT_FRESH / ((performance.now() - start) / 1000);
 }
 
-/** The demo's post as an HTML page: same typefaces, same treated photograph, same places. */
+/** The demo's post as an HTML page: same typefaces, same photograph, same places. */
 async function page(program: Program): Promise<string> {
   const { piece } = await program.ask<{ piece: Piece }>("/api/pieces/opening-announcement");
   const brand = await program.ask<Brand>(`/api/brands/${piece.brand}`);
@@ -118,8 +118,7 @@ async function page(program: Program): Promise<string> {
     Buffer.from(await (await fetch(`${program.url}${path}`)).arrayBuffer()).toString("base64");
   const display = await bytes(`/api/files/${brand.typefaces.headline.faces[0]!.file}`);
   const text = await bytes(`/api/files/${brand.typefaces.text.faces[0]!.file}`);
-  const treatment = "duotone-0c2b30-f6efe2";
-  const photo = await bytes(`/api/pictures/${picture}/rendition?width=1280&treatment=${treatment}`);
+  const photo = await bytes(`/api/pictures/${picture}/rendition?width=1280`);
   return `<!doctype html><style>
     @font-face { font-family: display; src: url(data:font/ttf;base64,${display}); }
     @font-face { font-family: text; src: url(data:font/ttf;base64,${text}); }

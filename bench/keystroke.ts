@@ -10,8 +10,6 @@ const TEXT = "Harbour light over still water, and the boats that never sailed ag
  */
 export async function benchKeystroke(program: Program, browser: Browser): Promise<void> {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-  // The compiler that runs this file names functions through a helper, which the page lacks.
-  await page.addInitScript("globalThis.__name = (named) => named");
   await page.goto(`${program.url}/pieces/opening-announcement/sizes`);
   await page.getByRole("textbox", { name: "Headline" }).waitFor();
   await settled(page);

@@ -1,8 +1,9 @@
 import { launch, Program } from "../tests/support/browser";
 import { benchBatch } from "./batch";
 import { benchKeystroke } from "./keystroke";
+import { benchSetting } from "./setting";
 
-const benches = { keystroke: benchKeystroke, batch: benchBatch };
+const benches = { setting: benchSetting, keystroke: benchKeystroke, batch: benchBatch };
 const wanted = process.argv.slice(2);
 const unknown = wanted.find((name) => !(name in benches));
 if (unknown !== undefined) {

@@ -21,8 +21,8 @@ export function textItems(setting: Setting, node: TextNode): SceneItem[] {
   const { set, ink } = setting.placed.text!;
   const lines = set.lines.map((line) => ({
     line,
-    x: ink.x + line.x,
-    baseline: ink.y + line.baseline,
+    x: ink.x + line.x * set.size,
+    baseline: ink.y + line.baseline * set.size,
     size: set.size,
   }));
   return [

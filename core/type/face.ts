@@ -46,6 +46,9 @@ export interface FaceSource {
   axes: Axes;
 }
 
+/** One for all: shaping is done before anything else can ask for it, and making one is slow. */
+const buffer = new Buffer();
+
 /** One font file at one setting of its axes. Everything it tells is in em. */
 export class Face {
   readonly unitsPerEm: number;
@@ -85,7 +88,7 @@ export class Face {
 
   /** Shapes one run of one direction and one script; glyphs come in visual order. */
   shape({ text, from, to, direction, script, language, features }: ShapeRequest): ShapedGlyph[] {
-    const buffer = new Buffer();
+    buffer.reset();
     buffer.addText(text, from, to - from);
     buffer.setDirection(direction === "rtl" ? Direction.RTL : Direction.LTR);
     buffer.setScript(script);

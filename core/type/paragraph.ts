@@ -2,7 +2,7 @@ import { embeddingLevels, startsRight } from "./bidi";
 import type { LineText } from "./itemise";
 import { readMarks, type PlainText } from "./markup";
 import { partsOf, SOFT_HYPHEN, type Part } from "./parts";
-import { firstFit, leastRagged, lineWidth, type Line, type Measured } from "./ragged";
+import { firstFit, leastRagged, linesNeeded, lineWidth, type Line, type Measured } from "./ragged";
 import { shapeLine, type ShapedLine, type ShapeStyle } from "./shape";
 
 /** How a text is set, whatever its size. `leading` is a multiple of the type size, the gaps are in em. */
@@ -16,6 +16,8 @@ export interface TypeStyle extends ShapeStyle {
 /** Texts of more parts than this are broken greedily; the best breaks no longer show. */
 const MOST_PARTS_BALANCED = 60;
 const MOST_MEASURES_KEPT = 400;
+/** What a line may leave at its end is less than this, in em. */
+const WIDEST_SPACE = 1;
 /** A measure is found to this share of an em. */
 const MEASURE_STEP = 0.002;
 
@@ -84,14 +86,20 @@ export class Paragraph {
   measureFor(lines: number): number {
     const known = this.measures[lines];
     if (known !== undefined) return known;
-    let [low, high] = [this.widest, Math.max(this.widest, this.width(this.all))];
-    if (firstFit(this.measured, low).length <= lines) high = low;
+    const whole = this.width(this.all);
+    let [low, high] = [Math.max(this.widest, whole / lines - WIDEST_SPACE), Math.max(this.widest, whole)];
+    if (linesNeeded(this.measured, low) <= lines) high = low;
     while (high - low > MEASURE_STEP) {
       const middle = (low + high) / 2;
-      if (firstFit(this.measured, middle).length <= lines) high = middle;
+      if (linesNeeded(this.measured, middle) <= lines) high = middle;
       else low = middle;
     }
     return (this.measures[lines] = high);
+  }
+
+  /** How many lines first-fit takes at the measure for that many: fewer, when a wide word widens it. */
+  fewestLines(lines: number): number {
+    return linesNeeded(this.measured, this.measureFor(lines));
   }
 
   /** The width, in em, that the text takes in that many lines with what hangs. */

@@ -26,6 +26,23 @@ const TOLERANCE = 1e-9;
 export const lineWidth = ({ starts, endings }: Measured, from: number, to: number): number =>
   to > from ? starts[to]! - starts[from]! + endings[to - 1]! : 0;
 
+/** How many lines first-fit takes. */
+export function linesNeeded(text: Measured, measure: number): number {
+  const total = text.ends.length;
+  let [lines, from] = [0, 0];
+  for (let to = 1; to <= total; to++) {
+    if (to - from > 1 && lineWidth(text, from, to) > measure + TOLERANCE) {
+      lines += 1;
+      from = to - 1;
+    }
+    if (text.ends[to - 1]) {
+      lines += 1;
+      from = to;
+    }
+  }
+  return from < total ? lines + 1 : lines;
+}
+
 /** First-fit lines. A part wider than the measure stands alone and sticks out. */
 export function firstFit(text: Measured, measure: number): Line[] {
   const lines: Line[] = [];

@@ -2,7 +2,7 @@ import type { Paragraph } from "./paragraph";
 import type { Line } from "./ragged";
 import type { ShapedLine } from "./shape";
 
-/** A line where it stands: the edge of its letters and its baseline, in pixels from the top left of the ink. */
+/** A line where it stands: the edge of its letters and its baseline, in em from the top left of the ink. */
 export interface SetLine {
   shaped: ShapedLine;
   x: number;
@@ -10,16 +10,20 @@ export interface SetLine {
 }
 
 /**
- * A text at a size, broken into lines. Lengths in pixels; `ascent` is its ink above the first
+ * A text broken into lines, in em: at any size it looks the same. `ascent` is its ink above the first
  * baseline, `descent` its ink below the last, so `width` × `height` is exactly what is inked.
  */
-export interface SetText {
-  size: number;
-  lines: SetLine[];
+interface Block {
+  lines: readonly SetLine[];
   width: number;
   ascent: number;
   descent: number;
   height: number;
+}
+
+/** A block at a size: lengths in pixels, but for those of its lines, which are in em. */
+export interface SetText extends Block {
+  size: number;
 }
 
 export interface Fit {
@@ -42,100 +46,131 @@ export function setAt(
   const measure = width / size - paragraph.hang;
   if (paragraph.empty || paragraph.widest > measure + 0.5 / size) return undefined;
   const lines = paragraph.balanced(measure);
-  return lines.length > mostLines ? undefined : setLines(paragraph, lines, size);
+  return lines.length > mostLines ? undefined : atSize(blockOf(paragraph, lines), size);
 }
-
-/** A way to set a text in some number of lines, as far as it can be told without shaping them. */
-interface Guess {
-  lines: Line[];
-  /** The size times how evenly the lines fill the measure: lines of one short word are paid for with size. */
-  worth: number;
-}
-
-/** Guesses this near to the best are shaped, since ink may differ from what advances promise. */
-const NEARLY_BEST = 0.9;
-/** Ink above the first and below the last baseline before it is known, in em. */
-const GUESSED_DESCENT = 0.18;
 
 /**
- * The largest size from `min` to `max` at which the text fits, preferring lines of like length.
- * Found without trying sizes: widths grow in step with size, so each number of lines has one largest
- * size; the few numbers that promise the most are shaped, and of these the one wins that is largest
- * after weighing by evenness.
+ * The largest size from `min` to `max` at which the text fits, preferring lines of like length that end
+ * where one would pause. Found without trying sizes: widths grow in step with size, so each number of
+ * lines has one largest size; the few numbers that promise the most are shaped, and of these the one wins
+ * that is largest after weighing by shape and sense.
  */
 export function setToFit(paragraph: Paragraph, fit: Fit): SetText | undefined {
   if (paragraph.empty) return undefined;
   const guesses = guessesOf(paragraph, fit);
-  const best = Math.max(...guesses.map((guess) => guess.worth));
+  let best = 0;
+  for (const { worth } of guesses) best = Math.max(best, worth);
   const near = guesses.filter(({ worth }) => worth >= NEARLY_BEST * best);
   return largest(paragraph, near, fit) ?? largest(paragraph, guesses, fit);
 }
 
+/** A way to set a text in some number of lines, in em, as far as it can be told without shaping them. */
+interface Way {
+  lines: Line[];
+  width: number;
+  height: number;
+  /** 0..1, less for ragged lines and for ends where nobody would pause: they are paid for with size. */
+  quality: number;
+}
+
+/** Guesses this near to the best are shaped, since ink may differ from what advances promise. */
+const NEARLY_BEST = 0.94;
+/** Ink below the last baseline before it is known, in em. */
+const GUESSED_DESCENT = 0.18;
 /** A little more width than the least may let lines end where one would pause. */
-const SLACKS = [1, 1.15];
-
-function guessesOf(paragraph: Paragraph, fit: Fit): Guess[] {
-  const guesses: Guess[] = [];
-  const most = Math.min(fit.mostLines, paragraph.parts.length);
-  let best = 0;
-  for (let count = 1; count <= most; count++) {
-    const own = SLACKS.flatMap((slack) => guess(paragraph, fit, count, slack) ?? []);
-    // More lines are only lower type from here on.
-    if (own.every(({ tallest }) => tallest < best)) break;
-    best = Math.max(best, ...own.map(({ worth }) => worth));
-    guesses.push(...own);
-  }
-  return guesses;
-}
-
-function guess(
-  paragraph: Paragraph,
-  fit: Fit,
-  count: number,
-  slack: number,
-): (Guess & { tallest: number }) | undefined {
-  const lines = paragraph.balanced(paragraph.measureFor(count) * slack);
-  if (lines.length > fit.mostLines || (slack > 1 && paragraph.unwelcome(lines) > 0))
-    return undefined;
-  const pads = 2 * (fit.pad ?? 0);
-  const height = baselinesHeight(paragraph, lines) + capOf(paragraph) + GUESSED_DESCENT + pads;
-  const widths = lines.map((line) => paragraph.width(line));
-  const widest = Math.max(...widths) + paragraph.hang + pads;
-  const tallest = fit.height / height;
-  const size = Math.min(fit.max, fit.width / widest, tallest);
-  return { lines, tallest, worth: size * evenness(widths) * sense(paragraph, lines) };
-}
-
+const SLACK = 1.15;
 /** What a setting loses by lines that end where nobody would pause. */
 const UNWELCOME_LOSS = 0.3;
-const sense = (paragraph: Paragraph, lines: Line[]): number =>
-  1 / (1 + UNWELCOME_LOSS * paragraph.unwelcome(lines));
+
+interface Guess {
+  way: Way;
+  worth: number;
+}
+
+/** Numbers of lines in the order of how large the type could be at best; the search ends when none can win any more. */
+function guessesOf(paragraph: Paragraph, fit: Fit): Guess[] {
+  const pads = 2 * (fit.pad ?? 0);
+  const most = Math.min(fit.mostLines, paragraph.parts.length);
+  const bounds = Array.from({ length: most }, (_, i) => largestFor(paragraph, fit, i + 1, pads));
+  const order = bounds.map((_, i) => i).sort((a, b) => bounds[b]! - bounds[a]!);
+  const guesses: Guess[] = [];
+  let best = 0;
+  for (const i of order) {
+    if (bounds[i]! < NEARLY_BEST * best) break;
+    for (const way of waysOf(paragraph, i + 1)) {
+      if (way.lines.length > fit.mostLines) continue;
+      const byHeight = fit.height / (way.height + pads);
+      const worth = Math.min(fit.max, fit.width / (way.width + pads), byHeight) * way.quality;
+      best = Math.max(best, worth);
+      guesses.push({ way, worth });
+    }
+  }
+  return guesses.sort((one, other) => one.way.lines.length - other.way.lines.length);
+}
+
+/** What no setting in that many lines can be larger than. */
+function largestFor(paragraph: Paragraph, fit: Fit, count: number, pads: number): number {
+  const height = (count - 1) * paragraph.style.leading + capOf(paragraph) + GUESSED_DESCENT + pads;
+  const width = paragraph.naturalWidth(count) + pads;
+  // Fewer lines may be needed than are allowed, so the height of one is all that is sure.
+  const tallest = paragraph.fewestLines(count) < count ? Infinity : fit.height / height;
+  return Math.min(fit.max, tallest, fit.width / width);
+}
 
 const capOf = (paragraph: Paragraph): number => paragraph.style.chain[0]?.capHeight ?? 0.7;
 
+/** Ways and blocks depend on the text alone, and are asked for in every layout. */
+const ways = new WeakMap<Paragraph, Way[][]>();
+const blocks = new WeakMap<readonly Line[], Block>();
+
+function waysOf(paragraph: Paragraph, count: number): Way[] {
+  let byCount = ways.get(paragraph);
+  if (!byCount) ways.set(paragraph, (byCount = []));
+  return (byCount[count] ??= findWays(paragraph, count));
+}
+
+function findWays(paragraph: Paragraph, count: number): Way[] {
+  const measure = paragraph.measureFor(count);
+  const tight = paragraph.balanced(measure);
+  if (paragraph.unwelcome(tight) === 0) return [wayOf(paragraph, tight)];
+  const loose = paragraph.balanced(measure * SLACK);
+  const better = paragraph.unwelcome(loose) < paragraph.unwelcome(tight);
+  return better ? [wayOf(paragraph, tight), wayOf(paragraph, loose)] : [wayOf(paragraph, tight)];
+}
+
+function wayOf(paragraph: Paragraph, lines: Line[]): Way {
+  const widths = lines.map((line) => paragraph.width(line));
+  return {
+    lines,
+    width: Math.max(...widths) + paragraph.hang,
+    height: baselinesHeight(paragraph, lines) + capOf(paragraph) + GUESSED_DESCENT,
+    quality: evenness(widths) * sense(paragraph, lines),
+  };
+}
+
+/** Mean over widest, squared. */
 function evenness(widths: number[]): number {
   const widest = Math.max(...widths);
   const mean = widths.reduce((a, b) => a + b, 0) / widths.length;
   return widest > 0 ? (mean / widest) ** 2 : 1;
 }
 
+const sense = (paragraph: Paragraph, lines: Line[]): number =>
+  1 / (1 + UNWELCOME_LOSS * paragraph.unwelcome(lines));
+
 /** Of the guesses, the one that is worth most as it is really inked; a larger number of lines must be clearly better. */
 function largest(paragraph: Paragraph, guesses: Guess[], fit: Fit): SetText | undefined {
-  let best: { set: SetText; worth: number } | undefined;
-  for (const { lines } of guesses) {
-    const one = setLines(paragraph, lines, 1);
-    const pads = 2 * (fit.pad ?? 0);
-    const size = Math.min(
-      fit.max,
-      fit.width / (one.width + pads),
-      fit.height / (one.height + pads),
-    );
+  const pads = 2 * (fit.pad ?? 0);
+  let best: { block: Block; size: number; worth: number } | undefined;
+  for (const { way } of guesses) {
+    const block = blockOf(paragraph, way.lines);
+    const byWidth = fit.width / (block.width + pads);
+    const size = Math.min(fit.max, byWidth, fit.height / (block.height + pads));
     if (size < fit.min) continue;
-    const even = evenness(one.lines.map(({ shaped }) => shaped.inkWidth));
-    const worth = size * even * sense(paragraph, lines);
-    if (worth > (best?.worth ?? 0) * 1.02) best = { set: scaled(one, size), worth };
+    const worth = size * way.quality;
+    if (worth > (best?.worth ?? 0) * 1.02) best = { block, size, worth };
   }
-  return best?.set;
+  return best && atSize(best.block, best.size);
 }
 
 /** From the first baseline to the last, in em. */
@@ -144,11 +179,17 @@ function baselinesHeight(paragraph: Paragraph, lines: Line[]): number {
   return (lines.length - 1) * paragraph.style.leading + gaps;
 }
 
+function blockOf(paragraph: Paragraph, lines: Line[]): Block {
+  let block = blocks.get(lines);
+  if (!block) blocks.set(lines, (block = setLines(paragraph, lines)));
+  return block;
+}
+
 /**
  * Lines share an edge of letters: what hangs (a quote, a list's marker) stands outside it on the left,
  * and what trails (a full stop) outside it on the right or about the middle.
  */
-function setLines(paragraph: Paragraph, lines: Line[], size: number): SetText {
+function setLines(paragraph: Paragraph, lines: Line[]): Block {
   const shaped = lines.map((line) => paragraph.shape(line));
   const share = paragraph.alignShare;
   const letters = shaped.map((line) => line.inkWidth - (share > 0 ? line.trail : 0));
@@ -163,26 +204,17 @@ function setLines(paragraph: Paragraph, lines: Line[], size: number): SetText {
     if (i > 0) baseline += paragraph.style.leading + paragraph.gapAbove(lines[i]!);
     return { shaped: line, x: left + edges[i]!, baseline };
   });
-  return scaled(
-    { size: 1, lines: set, width: left + right, ascent, descent, height: baseline + descent },
-    size,
-  );
+  return { lines: set, width: left + right, ascent, descent, height: baseline + descent };
 }
 
-function scaled(set: SetText, size: number): SetText {
-  return {
-    size: set.size * size,
-    lines: set.lines.map(({ shaped, x, baseline }) => ({
-      shaped,
-      x: x * size,
-      baseline: baseline * size,
-    })),
-    width: set.width * size,
-    ascent: set.ascent * size,
-    descent: set.descent * size,
-    height: set.height * size,
-  };
-}
+const atSize = ({ lines, width, ascent, descent, height }: Block, size: number): SetText => ({
+  size,
+  lines,
+  width: width * size,
+  ascent: ascent * size,
+  descent: descent * size,
+  height: height * size,
+});
 
 /** The last baseline, in pixels below the top of the ink. */
 export const lastBaseline = (set: SetText): number => set.height - set.descent;
