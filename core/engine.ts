@@ -28,15 +28,17 @@ export function makeScene(
 export function makeScenes(
   piece: Piece,
   brand: Brand,
-  placements: readonly string[],
+  placements: readonly (string | Placement)[],
   sources: Sources,
 ): Made[] {
   let shared: ResolvedPiece | undefined;
-  return placements.map((id) => {
+  return placements.map((placement) => {
+    const target = typeof placement === "string" ? placementById(placement) : placement;
+    const { id } = target;
     const resolved = hasChanges(piece, id)
       ? resolve(piece, brand, id, sources)
       : (shared ??= resolve(piece, brand, id, sources));
-    return finishScene(resolved, placementById(id));
+    return finishScene(resolved, target);
   });
 }
 

@@ -13,6 +13,7 @@ import { addBatchRoutes } from "./routes/batches";
 import { addDeliveryRoutes } from "./routes/deliveries";
 import { addLibraryRoutes } from "./routes/library";
 import { addPieceRoutes } from "./routes/pieces";
+import { addSpecimenRoutes } from "./routes/specimens";
 import { addSchemaRoutes } from "./routes/schemas";
 import { refuseStrangers } from "./routes/origin";
 import { serveWeb } from "./routes/web";
@@ -21,6 +22,7 @@ import { Deliveries } from "./services/deliveries";
 import { Library } from "./services/library";
 import { Pieces } from "./services/pieces";
 import { Renditions } from "./services/renditions";
+import { Specimens } from "./services/specimens";
 import type { Surroundings } from "./services/services";
 
 export type App = FastifyInstance;
@@ -33,6 +35,7 @@ export interface Services {
   batches: Batches;
   deliveries: Deliveries;
   renditions: Renditions;
+  specimens: Specimens;
 }
 
 export const MOST_UPLOAD = 60 * 1024 * 1024;
@@ -42,7 +45,9 @@ export function makeServices(around: Surroundings): Services {
   const library = new Library(around);
   const batches = new Batches(around, pieces, library);
   const deliveries = new Deliveries(around, pieces, library, batches);
-  return { around, pieces, library, batches, deliveries, renditions: new Renditions(around) };
+  const renditions = new Renditions(around);
+  const specimens = new Specimens(around, library);
+  return { around, pieces, library, batches, deliveries, renditions, specimens };
 }
 
 /** The HTTP door: thin routes over the services, and the built interface when `web` names its folder. */
@@ -66,6 +71,7 @@ export async function makeApp(services: Services, web?: string): Promise<App> {
     const routes = typed(scope);
     addPieceRoutes(routes, services);
     addLibraryRoutes(routes, services);
+    addSpecimenRoutes(routes, services);
     addBatchRoutes(routes, services);
     addDeliveryRoutes(routes, services);
     addSchemaRoutes(routes);

@@ -13,6 +13,12 @@ export const router = createRouter({
       component: () => import("./views/BrandView.vue"),
       props: true,
     },
+    {
+      path: "/brands/:id/specimen",
+      name: "specimen",
+      component: () => import("./views/SpecimenView.vue"),
+      props: true,
+    },
     { path: "/pieces/:id", redirect: (to) => `${to.path}/sizes` },
     {
       path: `/pieces/:id/:step(${steps.join("|")})`,

@@ -65,6 +65,15 @@ export type FontFacts = z.infer<typeof FontFacts>;
 export const FontAnswer = z.object({ id: FileId, name: z.string(), faces: z.array(FontFacts) });
 export type FontAnswer = z.infer<typeof FontAnswer>;
 
+/** A page of the specimen as a file. `font` sets it in a stored font, `picture` is what its pictures show. */
+export const SpecimenQuery = z.object({
+  format: z.enum(["png", "svg"]).default("png"),
+  scale: z.coerce.number().min(0.1).max(4).default(1),
+  font: FileId.optional(),
+  picture: FileId.optional(),
+});
+export type SpecimenQuery = z.infer<typeof SpecimenQuery>;
+
 export const ImageFormat = z.enum(["png", "jpeg", "webp", "svg"]);
 export type ImageFormat = z.infer<typeof ImageFormat>;
 

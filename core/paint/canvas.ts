@@ -1,4 +1,5 @@
 import type { Box } from "../geometry";
+import { pixelBox } from "../picture";
 import type {
   GlyphsItem,
   Paint,
@@ -9,6 +10,10 @@ import type {
   SceneItem,
   Shade,
 } from "../scene";
+
+interface CanvasPattern {
+  setTransform(matrix: { a: number; b: number; c: number; d: number; e: number; f: number }): void;
+}
 
 interface CanvasGradient {
   addColorStop(at: number, colour: string): void;
@@ -46,7 +51,7 @@ export interface Context<Path, Image> {
   beginPath(): void;
   rect(x: number, y: number, width: number, height: number): void;
   clip(): void;
-  clip(path: Path): void;
+  createPattern(image: Image, repetition: "no-repeat"): CanvasPattern | null;
   fill(path: Path): void;
   stroke(path: Path): void;
   fillRect(x: number, y: number, width: number, height: number): void;
@@ -95,7 +100,7 @@ export function paint<Path, Image>(
     context.globalAlpha = item.opacity;
     if (item.blend) context.globalCompositeOperation = item.blend;
     if (item.shade) castShade(context, item.shade, scale);
-    if (item.kind === "path") paintPath(context, item, materials);
+    if (item.kind === "path") paintPath(context, item, materials, scale);
     else if (item.kind === "glyphs") paintGlyphs(context, item, materials);
     else paintPicture(context, item, materials, scale);
     context.restore();
@@ -149,12 +154,9 @@ function paintPath<Path, Image>(
   context: Context<Path, Image>,
   item: PathItem,
   materials: Materials<Path, Image>,
+  scale: number,
 ): void {
-  if (item.clip) {
-    context.beginPath();
-    context.rect(item.clip.x, item.clip.y, item.clip.width, item.clip.height);
-    context.clip();
-  }
+  if (item.clip) clipTo(context, pixelBox(item.clip, scale), scale);
   const path = materials.path(item.d);
   if (item.fill) {
     context.fillStyle = styleOf(context, item.fill);
@@ -165,6 +167,15 @@ function paintPath<Path, Image>(
   if (item.fill) context.shadowColor = "#00000000";
   takePen(context, item.pen);
   context.stroke(path);
+}
+
+/** A clip lies on whole output pixels: painters soften an edge between two in ways of their own. */
+function clipTo(context: Context<never, never>, { x, y, width, height }: Box, scale: number): void {
+  context.scale(1 / scale, 1 / scale);
+  context.beginPath();
+  context.rect(x, y, width, height);
+  context.clip();
+  context.scale(scale, scale);
 }
 
 function takePen(context: Context<never, never>, { hex, width, dash, cap, join }: Pen): void {
@@ -202,7 +213,12 @@ function paintPicture<Path, Image>(
   const bitmap = materials.picture(item);
   if (!bitmap) return;
   const { source, image, at } = bitmap;
-  if (item.frame) context.clip(materials.path(item.frame));
+  if (item.frame) {
+    // Filled with the picture rather than clipped to the shape: a fill's edge is the same everywhere.
+    context.fillStyle = patternOf(context, bitmap, scale);
+    context.fill(materials.path(item.frame));
+    return;
+  }
   context.scale(1 / scale, 1 / scale);
   context.drawImage(
     image,
@@ -215,6 +231,24 @@ function paintPicture<Path, Image>(
     at.width,
     at.height,
   );
+}
+
+function patternOf<Path, Image>(
+  context: Context<Path, Image>,
+  { image, source, at }: Bitmap<Image>,
+  scale: number,
+): CanvasPattern | null {
+  const pattern = context.createPattern(image, "no-repeat");
+  const [a, d] = [at.width / source.width / scale, at.height / source.height / scale];
+  pattern?.setTransform({
+    a,
+    b: 0,
+    c: 0,
+    d,
+    e: at.x / scale - source.x * a,
+    f: at.y / scale - source.y * d,
+  });
+  return pattern;
 }
 
 /** Keeps parsed paths: a glyph's outline is painted again and again. */

@@ -1,4 +1,5 @@
 import type { Box } from "../geometry";
+import { pixelBox } from "../picture";
 import type {
   GlyphsItem,
   Paint,
@@ -102,7 +103,8 @@ class Sheet {
     );
   }
 
-  private path({ d, fill, pen, clip }: PathItem): string {
+  private path({ d, fill, pen, clip: wanted }: PathItem): string {
+    const clip = wanted && pixelBox(wanted, 1);
     const cut = clip
       ? ` clip-path="url(#${this.define(
           "clip",

@@ -2,6 +2,6 @@ export { adjust, adjustKey, type Adjust } from "./adjust";
 export { AdjustStyle } from "./adjust-style";
 export { containedIn, cropTo, focusInFrame, focusShown, type Placing } from "./crop";
 export { develop, type Developing, type Shown } from "./develop";
-export { draftLevel } from "./levels";
+export { draftLevel, pixelBox } from "./levels";
 export { sample, type Raster, type View } from "./raster";
 export { readTones, toneOf, type GroundTone } from "./tones";

@@ -1,5 +1,5 @@
 import { resolveColour, type Brand, type Palette } from "../brand";
-import { CONTRAST_TEXT, contrast, type Hex } from "../colour";
+import { CONTRAST_TEXT, contrast, readableTint, type Hex } from "../colour";
 import type { Adjust } from "../picture";
 import type { ShapeKind } from "../shape";
 import { shapeDefaults, type ShapeSpec } from "../shape";
@@ -75,14 +75,18 @@ export class Looks {
     };
   }
 
-  /** The colour of marked words: the given one, else the first of the spread's that reads on the ground. */
+  /**
+   * The colour of words that stand out: the given one, else the first of the spread's that reads on the
+   * ground, else the tint of the brand's accent that does.
+   */
   accent(own: Hex): Hex {
     const { accent } = this.style;
     if (accent) return this.colour(accent);
     const { detail, action, backdrop } = this.palette;
-    return (
-      [detail, action].find((hex) => hex !== own && contrast(hex, backdrop) >= CONTRAST_TEXT) ?? own
+    const usual = [detail, action].find(
+      (hex) => hex !== own && contrast(hex, backdrop) >= CONTRAST_TEXT,
     );
+    return usual ?? accentTint(this.brand, backdrop) ?? own;
   }
 
   /** The colour of a marker stroke: the given one, else the first of the spread's on which the words read. */
@@ -92,6 +96,19 @@ export class Looks {
     const { plate, action, ornament, backdrop } = this.palette;
     return [plate, action, ornament].find((hex) => contrast(hex, own) >= CONTRAST_TEXT) ?? backdrop;
   }
+}
+
+const tints = new WeakMap<Brand, Map<Hex, Hex | undefined>>();
+
+/** Kept by brand and ground: it is asked for with every text. */
+function accentTint(brand: Brand, ground: Hex): Hex | undefined {
+  let known = tints.get(brand);
+  if (!known) tints.set(brand, (known = new Map()));
+  if (!known.has(ground)) {
+    const accent = brand.colours.find(({ role }) => role === "accent");
+    known.set(ground, accent && readableTint(accent.hex, ground, CONTRAST_TEXT));
+  }
+  return known.get(ground);
 }
 
 const houses = new WeakMap<Brand, Adjust>();

@@ -1,5 +1,5 @@
 import { oklabStops } from "../colour";
-import { between, bottom, box, centre, right, type Box } from "../geometry";
+import { box, centre, type Box } from "../geometry";
 import { containedIn, type View } from "../picture";
 import type {
   CodeNode,
@@ -43,7 +43,7 @@ export function shapeItems(setting: Setting, node: ShapeNode): PathItem[] {
       d: outlineOf(spec, placed.box, extent),
       ...(isOpen(spec.kind) ? {} : { fill: fillOf(node, placed.box) }),
       ...(pen ? { pen } : {}),
-      ...(spec.kind === "waves" ? { clip: onWholePixels(placed.box) } : {}),
+      ...(spec.kind === "waves" ? { clip: placed.box } : {}),
       ...(node.shadow ? { shade: shadeOf(node.shadow, unit) } : {}),
     },
   ];
@@ -88,12 +88,6 @@ export function gradientOver({ kind, angle, stops }: ResolvedGradient, b: Box): 
     to: { x: middle.x + reach * cos, y: middle.y + reach * sin },
     stops: close,
   };
-}
-
-/** A clip's edge between two pixels would be softened differently by different painters. */
-function onWholePixels(b: Box): Box {
-  const [left, top] = [Math.round(b.x), Math.round(b.y)];
-  return between(left, top, Math.round(right(b)), Math.round(bottom(b)));
 }
 
 export function pictureItems(setting: Setting, node: PictureNode | LogoNode): SceneItem[] {

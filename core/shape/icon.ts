@@ -1,3 +1,4 @@
+import svgpath from "svgpath";
 import { z } from "zod";
 
 /** An icon as the Lucide set keeps it: SVG elements on a grid of 24, stroked 2 wide with round ends. */
@@ -16,7 +17,10 @@ function elementPath([tag, attributes]: IconNode[number]): string {
   const number = (name: string): number => Number(attributes[name] ?? 0);
   switch (tag) {
     case "path":
-      return attributes.d ?? "";
+      // A path may begin relative to where it stands, which another element before it would move.
+      return svgpath(attributes.d ?? "")
+        .abs()
+        .toString();
     case "circle":
       return round(number("cx"), number("cy"), number("r"), number("r"));
     case "ellipse":

@@ -59,7 +59,10 @@ function logicalRuns(line: LineText, faces: Faces, first: Face): Run[] {
     const last = runs.at(-1);
     const chain = isStrong(line.emphases, index) ? faces.strong : faces.chain;
     const blank = isAllBlank(segment);
-    const face = blank && last ? last.face : (faceFor(segment, chain) ?? chain[0] ?? first);
+    const face =
+      blank && last && hasBlank(last.face, segment)
+        ? last.face
+        : (faceFor(segment, chain) ?? chain[0] ?? first);
     const script = scriptOf(segment.codePointAt(0)!);
     const joins = last?.face === face && last.level === level && goTogether(last.script, script);
     if (joins) {
@@ -84,6 +87,7 @@ const SHOWN_IN_COLOUR = /^\p{Emoji_Presentation}|\ufe0f/u;
 export function faceFor(grapheme: string, chain: readonly Face[]): Face | undefined {
   const points = [...grapheme].map((character) => character.codePointAt(0)!);
   const has = (face: Face): boolean => points.every((point) => isBlank(point) || face.has(point));
+  if (isAllBlank(grapheme)) return chain.find((face) => face.has(0x20));
   const coloured = SHOWN_IN_COLOUR.test(grapheme)
     ? chain.find((face) => face.coloured && has(face))
     : undefined;
@@ -104,6 +108,9 @@ export const isBlank = (codePoint: number): boolean =>
 
 const isAllBlank = (text: string): boolean =>
   [...text].every((character) => isBlank(character.codePointAt(0)!));
+
+/** Shaping hides joiners and the like by itself, but a space has to be a glyph of the face. */
+const hasBlank = (face: Face, blank: string): boolean => !/[ \u00a0]/.test(blank) || face.has(0x20);
 
 /** The characters of `text` that no face of the chain has. */
 export function missingCharacters(text: string, chain: readonly Face[]): string[] {

@@ -87,7 +87,10 @@ export class Paragraph {
     const known = this.measures[lines];
     if (known !== undefined) return known;
     const whole = this.width(this.all);
-    let [low, high] = [Math.max(this.widest, whole / lines - WIDEST_SPACE), Math.max(this.widest, whole)];
+    let [low, high] = [
+      Math.max(this.widest, whole / lines - WIDEST_SPACE),
+      Math.max(this.widest, whole),
+    ];
     if (linesNeeded(this.measured, low) <= lines) high = low;
     while (high - low > MEASURE_STEP) {
       const middle = (low + high) / 2;

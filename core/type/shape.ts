@@ -130,14 +130,16 @@ function measured(line: LineText, pen: Pen, hanging: number): ShapedLine {
   if (!all) return { ...EMPTY, text, advance: Math.max(0, pen.x - pen.after) };
   // A line of nothing but marks has no letters to align by; then the marks are the letters.
   const letters = inkOf(pen.glyphs.filter((g) => g.cluster >= lead && g.cluster < tail)) ?? all;
+  const glyphs = hanging > 0 ? withMarker(pen, hanging, letters.left) : pen.glyphs;
   const fromRight = line.levels?.[0] !== undefined && line.levels[0] % 2 === 1;
   // In a line that runs from the right, what opens it stands on its right side.
-  const [edge, hang] = fromRight ? [all.left, 0] : [letters.left, letters.left - all.left];
+  const leftmost = inkOf(glyphs)!.left;
+  const [edge, hang] = fromRight ? [all.left, 0] : [letters.left, letters.left - leftmost];
   const shift = <T extends { x: number }>(item: T): T => ({ ...item, x: item.x - edge });
   const stretches = stretchesOf(line, pen, edge);
   return withStrokes({
     text,
-    glyphs: pen.glyphs.map(shift),
+    glyphs: glyphs.map(shift),
     runs: pen.runs.map(shift),
     stretches,
     advance: Math.max(0, pen.x - pen.after),
@@ -168,6 +170,14 @@ function withStrokes(line: ShapedLine): ShapedLine {
     }
   }
   return { ...line, hang, inkWidth, top, bottom };
+}
+
+/** Markers of a list stand under each other, whatever letter follows them: their ink starts one marker before the edge. */
+function withMarker({ glyphs, to }: Pen, hanging: number, edge: number): PlacedGlyph[] {
+  const own = inkOf(glyphs.filter((glyph) => glyph.cluster < hanging));
+  const width = Math.max(...Array.from({ length: hanging }, (_, i) => to[i] ?? 0));
+  const by = own ? edge - width - own.left : 0;
+  return glyphs.map((glyph) => (glyph.cluster < hanging ? { ...glyph, x: glyph.x + by } : glyph));
 }
 
 const EMPTY = {

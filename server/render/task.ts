@@ -2,12 +2,13 @@ import type { ImageFormat } from "../../core/api";
 import type { Brand } from "../../core/brand";
 import type { FileId } from "../../core/files";
 import type { Piece } from "../../core/piece";
+import type { Placement } from "../../core/placements";
 
 /** One picture to make, sent to a worker thread. The image is written by the worker; only numbers come back. */
 export interface RenderTask {
   piece: Piece;
   brand: Brand;
-  placement: string;
+  placement: string | Placement;
   format: ImageFormat;
   scale: number;
   path: string;

@@ -1,98 +1,119 @@
 import { expect } from "chai";
 import type { Browser } from "playwright-core";
-import sharp from "sharp";
-import { reportOf, type LayoutReport } from "../../core/preflight";
+import { catalogue, type Placement } from "../../core/placements";
+import { specimen } from "../../core/specimen";
+import type { Brand } from "../../core/brand";
+import type { Piece } from "../../core/piece";
 import { FolderFiles } from "../../server/files/folders";
+import { WithShipped } from "../../server/files/shipped";
 import { Studio } from "../../server/render/studio";
 import { launch, Program, settled } from "../support/browser";
-import { demoBrand, demoFolder, demoPiece } from "../support/demo";
+import { demoBrand, demoFolder, demoPiece, demoPieces, fontFolder } from "../support/demo";
+import {
+  decode,
+  differenceOf,
+  WorkerPainter,
+  type Difference,
+  type Pixels,
+} from "../support/pixels";
 
 /** A difference of one channel that nobody sees, and the share of pixels that may differ at all. */
 const MOST_DIFFERENCE = 4;
 const MOST_SHARE = 0.03;
+/** Whole sizes are compared at a scale at which their longer side has this many pixels. */
+const LONGEST = 640;
 /** Sizes that fit the workbench at one pixel a pixel. */
 const SIZES = ["ad-medium-rectangle", "ad-wide-skyscraper", "ad-phone-banner"];
-
-interface Pixels {
-  data: Buffer;
-  width: number;
-  height: number;
-}
-
-async function decode(image: Buffer): Promise<Pixels> {
-  const { data, info } = await sharp(image)
-    .removeAlpha()
-    .raw()
-    .toBuffer({ resolveWithObject: true });
-  return { data, width: info.width, height: info.height };
-}
-
-/** Compares outside the pictures: those are scaled on the way to the screen, and exactly only for export. */
-function compare(a: Pixels, b: Pixels, report: LayoutReport): { most: number; share: number } {
-  const pictures = report.nodes.filter((node) => node.kind === "picture").map((node) => node.box);
-  let [most, differing, compared] = [0, 0, 0];
-  for (let y = 0; y < a.height; y++) {
-    for (let x = 0; x < a.width; x++) {
-      const inside = pictures.some(
-        (p) => x >= p.x - 1 && x <= p.x + p.width + 1 && y >= p.y - 1 && y <= p.y + p.height + 1,
-      );
-      if (inside) continue;
-      compared++;
-      const at = (y * a.width + x) * 3;
-      const by = Math.max(...[0, 1, 2].map((c) => Math.abs(a.data[at + c]! - b.data[at + c]!)));
-      most = Math.max(most, by);
-      if (by > 0) differing++;
-    }
-  }
-  return { most, share: differing / compared };
-}
 
 describe("the same picture everywhere", () => {
   let program: Program;
   let browser: Browser;
+  let worker: WorkerPainter;
+  const studio = new Studio(new WithShipped(fontFolder, new FolderFiles([demoFolder])));
   before(async () => {
     program = await Program.create();
     browser = await launch();
+    worker = await WorkerPainter.open(browser, program);
   });
   after(async () => {
     await browser.close();
     await program.close();
   });
 
-  for (const [brandId, pieceId] of [
-    ["saltlight", "float-before-lunch"],
-    ["quillmere", "opening-announcement"],
-  ] as const) {
-    it(`paints ${pieceId} on screen as it is exported`, async () => {
-      const studio = new Studio(new FolderFiles([demoFolder]));
-      const page = await browser.newPage({ viewport: { width: 1280, height: 900 } });
-      await page.goto(`${program.url}/pieces/${pieceId}/sizes`);
-      await page.locator(".wall canvas").first().waitFor();
-      for (const id of SIZES) {
-        const made = await studio.make(demoPiece(brandId, pieceId), demoBrand(brandId), id);
-        const exported = await decode(await studio.encode(made.scene, "png", 1));
-        const size = `${exported.width} by ${exported.height}`;
-        await page.getByRole("button", { name: size }).click();
-        await page.keyboard.press("Enter");
-        await page.locator(".large canvas").waitFor();
-        await settled(page);
-        const box = (await page.locator(".large canvas").boundingBox())!;
-        const whole = {
-          x: Math.round(box.x),
-          y: Math.round(box.y),
-          width: exported.width,
-          height: exported.height,
-        };
-        const shown = await decode(await page.screenshot({ clip: whole }));
-        const { most, share } = compare(exported, shown, reportOf(made.layout));
-        console.log(
-          `      ${pieceId} ${id}: at most ${most} of 255, ${(100 * share).toFixed(2)} % of pixels`,
-        );
-        expect(most, id).to.be.at.most(MOST_DIFFERENCE);
-        expect(share, id).to.be.at.most(MOST_SHARE);
-        await page.keyboard.press("Escape");
+  async function compared(piece: Piece, brand: Brand, placement: Placement): Promise<Difference> {
+    const pixels = Math.max(
+      1,
+      Math.round((placement.width * LONGEST) / Math.max(placement.width, placement.height)),
+    );
+    const { scene } = await studio.make(piece, brand, placement);
+    const exported = await decode(await studio.encode(scene, "png", pixels / placement.width));
+    return differenceOf(exported, await worker.paint({ piece, brand, placement, pixels }));
+  }
+
+  const tell = (what: string, all: Difference[]): void => {
+    const most = Math.max(...all.map((one) => one.most));
+    const share = Math.max(...all.map((one) => one.share));
+    console.log(
+      `      ${what}: at most ${most} of 255, at most ${(100 * share).toFixed(2)} % of pixels`,
+    );
+  };
+
+  for (const { piece, brand } of demoPieces()) {
+    it(`paints ${piece.id} in the browser as on the server, in every placement`, async () => {
+      const found: Difference[] = [];
+      for (const placement of catalogue.placements) {
+        const difference = await compared(piece, brand, placement);
+        expect(difference.most, placement.id).to.be.at.most(MOST_DIFFERENCE);
+        expect(difference.share, placement.id).to.be.at.most(MOST_SHARE);
+        found.push(difference);
       }
-      await page.close();
+      tell(`${piece.id}, ${found.length} placements`, found);
     });
   }
+
+  it("paints every page of the specimen in the browser as on the server", async () => {
+    const found: Difference[] = [];
+    const picture = Object.values(demoPiece("quillmere", "opening-announcement").message).flatMap(
+      (filling) => ("picture" in filling ? [filling.picture] : []),
+    )[0];
+    for (const id of ["quillmere", "saltlight"]) {
+      for (const { piece, placement } of specimen(demoBrand(id), picture)) {
+        const difference = await compared(piece, demoBrand(id), placement);
+        expect(difference.most, placement.id).to.be.at.most(MOST_DIFFERENCE);
+        expect(difference.share, placement.id).to.be.at.most(MOST_SHARE);
+        found.push(difference);
+      }
+    }
+    tell(`${found.length} pages`, found);
+  });
+
+  it("shows on screen what is exported, at one pixel a pixel", async () => {
+    const found: Difference[] = [];
+    const page = await browser.newPage({ viewport: { width: 1280, height: 900 } });
+    await page.goto(`${program.url}/pieces/opening-announcement/sizes`);
+    await page.locator(".wall canvas").first().waitFor();
+    for (const id of SIZES) {
+      const made = await studio.make(
+        demoPiece("quillmere", "opening-announcement"),
+        demoBrand("quillmere"),
+        id,
+      );
+      const exported = await decode(await studio.encode(made.scene, "png", 1));
+      await page.getByRole("button", { name: `${exported.width} by ${exported.height}` }).click();
+      await page.keyboard.press("Enter");
+      await page.locator(".large canvas").waitFor();
+      await settled(page);
+      const { x, y } = (await page.locator(".large canvas").boundingBox())!;
+      const { width, height } = exported;
+      const clip = { x: Math.round(x), y: Math.round(y), width, height };
+      const shown: Pixels = await decode(await page.screenshot({ clip }));
+      const difference = differenceOf(exported, shown);
+      expect(difference.most, id).to.be.at.most(MOST_DIFFERENCE);
+      expect(difference.share, id).to.be.at.most(MOST_SHARE);
+      found.push(difference);
+      await page.keyboard.press("Escape");
+    }
+    tell(`${found.length} sizes on screen`, found);
+    await page.close();
+  });
 });

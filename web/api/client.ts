@@ -7,6 +7,7 @@ import {
   CrateAnswer,
   CrateList,
   DeliveryAnswer,
+  FontAnswer,
   DeliveryList,
   ImportAnswer,
   PictureList,
@@ -78,6 +79,7 @@ export const api = {
     post(PieceAnswer, `/api/crates/${crate}/pieces`, { from, title }),
   importZip: (file: File) => post(ImportAnswer, "/api/imports", form(file)),
   addPicture: (file: File) => post(PictureFile, "/api/pictures", form(file)),
+  addFont: (file: File) => post(FontAnswer, "/api/fonts", form(file)),
   piece: (id: string) => get(PieceAnswer, `/api/pieces/${id}`),
   edit: (id: string, edit: Edit, force = false) =>
     post(PieceAnswer, `/api/pieces/${id}/edits`, { edit, force }),

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { onBeforeUnmount, onMounted, useTemplateRef, watch } from "vue";
-import type { Placement } from "../../core/placements";
+import { isPlacement, type Placement } from "../../core/placements";
 import { attachCanvas, detachCanvas, newTileKey } from "../wall/painter";
 import type { Wall } from "../wall/use-wall";
 
@@ -12,7 +12,8 @@ const key = newTileKey();
 
 function register(): void {
   const pixels = Math.max(1, Math.round(props.width * window.devicePixelRatio));
-  props.wall.add({ key, placement: props.placement.id, pixels });
+  const { placement } = props;
+  props.wall.add({ key, placement: isPlacement(placement.id) ? placement.id : placement, pixels });
 }
 
 onMounted(() => {

@@ -54,6 +54,9 @@ const pieces = computed(() =>
   <header class="bar">
     <RouterLink to="/" aria-label="Crates"><BrandMark :size="20" /></RouterLink>
     <h1>{{ brand?.name ?? "Brand kit" }}</h1>
+    <RouterLink v-if="brand" class="away" :to="{ name: 'specimen', params: { id } }"
+      >Specimen</RouterLink
+    >
   </header>
   <main>
     <p v-if="library.state === 'loading'" class="quiet">Opening the brand kit …</p>
@@ -143,6 +146,10 @@ const pieces = computed(() =>
 
 h1 {
   font-size: 16px;
+}
+
+.bar .away {
+  margin-left: auto;
 }
 
 main {

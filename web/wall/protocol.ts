@@ -1,12 +1,14 @@
 import type { Brand } from "../../core/brand";
 import type { PictureFile } from "../../core/files";
 import type { Piece } from "../../core/piece";
+import type { Placement } from "../../core/placements";
 import type { LayoutReport } from "../../core/preflight";
 
 /** One canvas on screen and what it shows. `pixels` is the width of the canvas in device pixels. */
 export interface Tile {
   key: string;
-  placement: string;
+  /** Of the catalogue, by its id; a page that is no placement of a channel brings its own. */
+  placement: string | Placement;
   pixels: number;
 }
 

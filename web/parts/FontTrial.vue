@@ -1,0 +1,111 @@
+<script setup lang="ts">
+import { ref } from "vue";
+import type { FontAnswer } from "../../core/api";
+import { api } from "../api/client";
+
+/** A font file to try: it is checked and stored, and what it can do is said. */
+const font = defineModel<FontAnswer | undefined>({ required: true });
+const failure = ref("");
+const busy = ref(false);
+
+const licences: Record<string, string> = {
+  free: "May be built into other files.",
+  editable: "May be built into files that can be edited.",
+  "print-and-preview": "May be built into files for print and preview only.",
+  forbidden: "Its licence bits forbid building it into other files, so an SVG keeps outlines.",
+};
+
+async function take(event: Event): Promise<void> {
+  const input = event.target as HTMLInputElement;
+  const [file] = input.files ?? [];
+  if (!file) return;
+  busy.value = true;
+  failure.value = "";
+  try {
+    font.value = await api.addFont(file);
+  } catch (error) {
+    failure.value = (error as Error).message;
+  } finally {
+    busy.value = false;
+    input.value = "";
+  }
+}
+</script>
+
+<template>
+  <section aria-label="A font of yours">
+    <h2>A font of yours</h2>
+    <label class="button">
+      {{ busy ? "Reading it …" : "Try a font file" }}
+      <input
+        class="hidden"
+        type="file"
+        accept=".ttf,.otf,.ttc,.otc,.woff,.woff2"
+        aria-label="Try a font file"
+        @change="take"
+      />
+    </label>
+    <p v-if="failure" role="alert" class="failure">{{ failure }}</p>
+    <template v-if="font">
+      <dl v-for="face in font.faces" :key="face.index">
+        <dt>Family</dt>
+        <dd>{{ face.family || font.name }}</dd>
+        <dt>Characters</dt>
+        <dd class="number">{{ face.characters.toLocaleString("en") }}</dd>
+        <dt>Scripts</dt>
+        <dd>{{ face.scripts.join(", ") || "none whole" }}</dd>
+        <dt>Axes</dt>
+        <dd>
+          <span v-for="(axis, tag) in face.axes" :key="tag" class="number"
+            >{{ tag }} {{ axis.min }}–{{ axis.max }}
+          </span>
+          <span v-if="Object.keys(face.axes).length === 0">none</span>
+        </dd>
+        <dt>Licence</dt>
+        <dd>{{ licences[face.embedding] }}</dd>
+      </dl>
+      <button class="button plain" @click="font = undefined">Back to the brand's own</button>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+section {
+  display: grid;
+  gap: 10px;
+  justify-items: start;
+}
+
+.hidden {
+  position: absolute;
+  width: 1px;
+  height: 1px;
+  opacity: 0;
+}
+
+.button:focus-within {
+  outline: 2px solid var(--leaf);
+  outline-offset: 2px;
+}
+
+.failure {
+  margin: 0;
+  color: var(--berry);
+}
+
+dl {
+  display: grid;
+  grid-template-columns: 80px 1fr;
+  gap: 4px 12px;
+  margin: 0;
+  font-size: 13px;
+}
+
+dt {
+  color: var(--quiet);
+}
+
+dd {
+  margin: 0;
+}
+</style>
