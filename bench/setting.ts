@@ -1,7 +1,8 @@
 import { readFile } from "node:fs/promises";
 import { join } from "node:path";
 import { createCanvas, GlobalFonts } from "@napi-rs/canvas";
-import { setToFit, shelfTypeface, shippedFonts, Typesetter, type TypeStyle } from "../core/type";
+import { shelfTypeface, shippedFonts } from "../core/shelf";
+import { setToFit, Typesetter, type TypeStyle } from "../core/type";
 import { fontFolder } from "../tests/support/demo";
 import { styled } from "../tests/support/type";
 import { quantile, table } from "./figures";
@@ -14,7 +15,9 @@ const WORDS =
   );
 /** 12 words, another text for each number. */
 const headline = (n: number): string =>
-  Array.from({ length: 12 }, (_, i) => WORDS[(n * 7 + i * (3 + (n % 5))) % WORDS.length]).join(" ") + ` ${n}`;
+  Array.from({ length: 12 }, (_, i) => WORDS[(n * 7 + i * (3 + (n % 5))) % WORDS.length]).join(
+    " ",
+  ) + ` ${n}`;
 
 /**
  * Setting a headline into a box. Baseline in the same run: the usual way on a canvas, which tries sizes
@@ -22,7 +25,9 @@ const headline = (n: number): string =>
  */
 export async function benchSetting(): Promise<void> {
   const faces = shelfTypeface(FAMILY)!.faces;
-  const bytes = await Promise.all(faces.map(({ file }) => readFile(join(fontFolder, shippedFonts.get(file)!))));
+  const bytes = await Promise.all(
+    faces.map(({ file }) => readFile(join(fontFolder, shippedFonts.get(file)!))),
+  );
   const cold = faces.map(() => coldFace(bytes[0]!));
 
   const typesetter = new Typesetter();
@@ -33,7 +38,9 @@ export async function benchSetting(): Promise<void> {
 
   GlobalFonts.register(bytes[1]!, "bench");
   const plain = timed(200, (n) => fitByTrying(headline(n)));
-  const again = timed(1, () => timed(1000, (n) => setToFit(typesetter.paragraph(headline(n + 5000), style), ROOM)));
+  const again = timed(1, () =>
+    timed(1000, (n) => setToFit(typesetter.paragraph(headline(n + 5000), style), ROOM)),
+  );
   table("Setting a 12-word headline into a box", [
     ["with fitting, median", `${quantile(own, 0.5).toFixed(3)} ms`],
     ["1 000 different headlines", `${again[0]!.toFixed(0)} ms`],

@@ -1,7 +1,9 @@
 import { brandFonts, type Brand } from "./brand";
 import type { FileId } from "./files";
 import { isText, messagePictures, type Piece } from "./piece";
-import { fallbackFonts, plainText, shelfTypeface, type Typesetter } from "./type";
+import { fallbackFonts, shelfTypeface } from "./shelf";
+import { plainText } from "./text";
+import { type Typesetter } from "./type";
 
 /** The fonts that a piece names: the brand's, and shipped families that its nodes ask for. */
 function namedFonts(piece: Piece, brand: Brand): FileId[] {

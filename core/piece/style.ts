@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { AdjustStyle } from "../picture/adjust-style";
 import { ShapeStyle } from "../shape/shape-style";
-import { TypeFeature } from "../type/features";
+import { TypeFeature } from "../text";
 import { ColourToken } from "./token";
 
 const share = z.number().min(0).max(1);

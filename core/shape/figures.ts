@@ -74,7 +74,7 @@ export function leaf(b: Box): string {
 }
 
 /** Distances from the middle of points round about, as shares of the box: drawn by hand. */
-const PEBBLE = [0.96, 0.9, 0.99, 0.93, 0.88, 0.97, 1, 0.92];
+const PEBBLE = [0.98, 1, 0.96, 0.98, 1, 0.97, 0.95, 1];
 const BLOB = [0.98, 0.74, 0.94, 1, 0.78, 0.86, 1, 0.82, 0.7, 0.92];
 
 const organic =

@@ -1,6 +1,6 @@
 import type { Brand } from "../brand";
 import { box } from "../geometry";
-import { families } from "../type";
+import { families } from "../shelf";
 import { below, grid, Sheet, type Specimen } from "./sheet";
 
 /** Every shipped family, by its own name. */

@@ -1,5 +1,5 @@
 import createBidi from "bidi-js";
-import { RIGHT_TO_LEFT } from "./script";
+import { RIGHT_TO_LEFT } from "../text";
 
 const bidi = createBidi();
 

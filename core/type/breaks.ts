@@ -1,5 +1,5 @@
 import LineBreaker from "linebreak";
-import { NEEDS_DICTIONARY } from "./script";
+import { NEEDS_DICTIONARY } from "../text";
 
 /**
  * A place where a line may end: `at` is an index into the text, behind the spaces. `required` is a typed

@@ -1,6 +1,6 @@
 import type { Face as HbFace } from "harfbuzzjs";
 import { Buffer, Direction, Feature, Font, MetricsTag, shape, Variation } from "harfbuzzjs";
-import type { FeatureValue } from "./features";
+import type { FeatureValue } from "../text";
 
 export type Axes = Readonly<Record<string, number>>;
 

@@ -1,13 +1,9 @@
 export { embeddingLevels, inVisualOrder } from "./bidi";
 export { breakPlaces, unicodeBreaks } from "./breaks";
 export { Face, type Axes } from "./face";
-export { TypeFeature } from "./features";
 export { FontFile, fontsIn, type Embedding, type Optical } from "./font-file";
 export { faceFor, graphemesOf, missingCharacters } from "./itemise";
-export { plainText, readMarks, type EmphasisKind } from "./markup";
 export { Paragraph, type TypeStyle } from "./paragraph";
-export { scriptsOf } from "./script";
 export { lastBaseline, setAt, setToFit, type Fit, type SetLine, type SetText } from "./setting";
 export { MARKER, shapeLine, type PlacedGlyph, type ShapedLine, type Stretch } from "./shape";
-export { families, fallbackFonts, shelfTypeface, shippedFonts, type ShelfFamily } from "./shelf";
 export { Typesetter } from "./typesetter";

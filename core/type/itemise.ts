@@ -1,7 +1,7 @@
 import { inVisualOrder } from "./bidi";
 import type { Face } from "./face";
-import type { Emphasis } from "./markup";
-import { PLAIN, scriptOf } from "./script";
+import type { Emphasis } from "../text";
+import { PLAIN, scriptOf } from "../text";
 
 /** Faces in the order in which they are asked for a character, plain and strong. */
 export interface Faces {

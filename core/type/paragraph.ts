@@ -1,6 +1,6 @@
 import { embeddingLevels, startsRight } from "./bidi";
 import type { LineText } from "./itemise";
-import { readMarks, type PlainText } from "./markup";
+import { readMarks, type PlainText } from "../text";
 import { partsOf, SOFT_HYPHEN, type Part } from "./parts";
 import { firstFit, leastRagged, linesNeeded, lineWidth, type Line, type Measured } from "./ragged";
 import { shapeLine, type ShapedLine, type ShapeStyle } from "./shape";

@@ -1,5 +1,5 @@
 import { breakPlaces } from "./breaks";
-import type { PlainText } from "./markup";
+import type { PlainText } from "../text";
 
 /** An unbreakable part of a text; lengths in em. `from` to `to` are its letters, as indices into the text. */
 export interface Part {

@@ -1,8 +1,8 @@
 import { type Face } from "./face";
-import { featureValues, type TypeFeature } from "./features";
+import { featureValues, type TypeFeature } from "../text";
 import { itemise, type Faces, type LineText, type Run } from "./itemise";
-import type { EmphasisKind } from "./markup";
-import { isJoined } from "./script";
+import type { EmphasisKind } from "../text";
+import { isJoined } from "../text";
 
 /** What shaping a line needs to know of how it is set. `tracking` in em. */
 export interface ShapeStyle extends Faces {

@@ -1,16 +1,14 @@
 import { expect } from "chai";
 import { demoFont, licenceOf, lineOf, shelfTypesetter, styled } from "../../tests/support/type";
+import { families, shelfTypeface } from "../shelf";
+import { plainText, readMarks, toggleMark } from "../text";
 import {
   breakPlaces,
-  families,
   FontFile,
   missingCharacters,
-  plainText,
-  readMarks,
   setAt,
   setToFit,
   shapeLine,
-  shelfTypeface,
   type Paragraph,
   type TypeStyle,
 } from "./index";
@@ -245,5 +243,16 @@ describe("setting into a box", () => {
       pad: 0.5,
     })!;
     expect(padded.width + padded.size).to.be.closeTo(bare.width, 0.01);
+  });
+});
+
+describe("putting marks", () => {
+  it("goes round the words that are selected, without their spaces, and back", () => {
+    const before = { text: "A big boat", from: 1, to: 6 };
+    const marked = toggleMark(before, "strong");
+    expect(marked).to.deep.equal({ text: "A *big* boat", from: 3, to: 6 });
+    expect(toggleMark(marked, "strong")).to.deep.equal({ text: "A big boat", from: 2, to: 5 });
+    expect(readMarks(marked.text).emphases).to.deep.equal([{ from: 2, to: 5, kind: "strong" }]);
+    expect(toggleMark({ text: "a  b", from: 1, to: 3 }, "marker").text).to.equal("a  b");
   });
 });

@@ -5,7 +5,7 @@ import { FontFile, fontsIn, type Optical } from "./font-file";
 import type { LineText } from "./itemise";
 import { Paragraph, type TypeStyle } from "./paragraph";
 import { shapeLine } from "./shape";
-import { fallbacks } from "./shelf";
+import { fallbacks } from "../shelf";
 
 const MOST_PARAGRAPHS = 1000;
 const MOST_ADVANCES = 20_000;

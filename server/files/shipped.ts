@@ -1,7 +1,7 @@
 import { readFile } from "node:fs/promises";
 import { join } from "node:path";
 import type { FileId } from "../../core/files";
-import { shippedFonts } from "../../core/type";
+import { shippedFonts } from "../../core/shelf";
 import type { FileSource } from "./source";
 
 /** The fonts that ship with the program, and behind them the files that were stored. */

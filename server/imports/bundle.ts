@@ -6,7 +6,7 @@ import { Crate, messagePictures, Piece } from "../../core/piece";
 import { placementById } from "../../core/placements";
 import { problem } from "../../core/problem";
 import { readDocument } from "../../core/reading";
-import { shippedFonts } from "../../core/type";
+import { shippedFonts } from "../../core/shelf";
 import { fileId } from "../files/hash";
 import { inspectFont } from "./fonts";
 

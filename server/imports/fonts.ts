@@ -1,6 +1,7 @@
 import type { FontFacts } from "../../core/api";
 import { problem } from "../../core/problem";
-import { FontFile, fontsIn, scriptsOf } from "../../core/type";
+import { scriptsOf } from "../../core/text";
+import { FontFile, fontsIn } from "../../core/type";
 import { toSfnt } from "../files/sfnt";
 
 /** Reads every font of a file: one, or all of a collection. Throws `font-unreadable` with the reason. */

@@ -2,7 +2,7 @@ import { readFileSync } from "node:fs";
 import { readFile } from "node:fs/promises";
 import { join } from "node:path";
 import { Typesetter, type Face, type TypeStyle } from "../../core/type";
-import { families, fallbackFonts, shippedFonts } from "../../core/type";
+import { families, fallbackFonts, shippedFonts } from "../../core/shelf";
 import { toSfnt } from "../../server/files/sfnt";
 import { demoFolder, fontFolder } from "./demo";
 

@@ -14,6 +14,7 @@ const scale = defineModel<1 | 2>("scale", { required: true });
         <option value="png">PNG</option>
         <option value="jpeg">JPEG</option>
         <option value="webp">WebP</option>
+        <option value="svg">SVG, words as outlines</option>
       </select>
     </label>
     <label>

@@ -64,7 +64,7 @@ async function take(event: Event): Promise<void> {
         <dt>Licence</dt>
         <dd>{{ licences[face.embedding] }}</dd>
       </dl>
-      <button class="button plain" @click="font = undefined">Back to the brand's own</button>
+      <button class="button" @click="font = undefined">Back to the brand's own</button>
     </template>
   </section>
 </template>

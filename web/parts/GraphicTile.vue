@@ -35,7 +35,7 @@ onBeforeUnmount(() => {
     :aria-busy="wall.busy.value"
     :style="{
       width: `${width}px`,
-      height: `${(width * placement.height) / placement.width}px`,
+      height: `${Math.max(1, Math.round((width * placement.height) / placement.width))}px`,
     }"
   ></canvas>
 </template>

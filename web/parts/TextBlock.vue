@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { computed, useId } from "vue";
+import { computed, nextTick, ref, useId, useTemplateRef } from "vue";
 import { LIMITS } from "../../core/piece";
+import { toggleMark, type EmphasisKind } from "../../core/text";
 import { usePiece } from "../stores/piece";
 import { useToasts } from "../stores/toasts";
 import { slotName as nameOf } from "./slot-name";
@@ -27,22 +28,72 @@ function type(event: Event): void {
   }
   open.change({ kind: "text", slot: props.slotName, to: area.value, was: props.text });
 }
+
+/** What a stretch of the words can be made to do, and the key that does it. */
+const emphases: { kind: EmphasisKind; name: string; key?: string }[] = [
+  { kind: "strong", name: "strong", key: "b" },
+  { kind: "underline", name: "underline", key: "u" },
+  { kind: "colour", name: "accent" },
+  { kind: "marker", name: "marker" },
+];
+const area = useTemplateRef("area");
+const selected = ref(false);
+
+function watchSelection(): void {
+  const { selectionStart: from = 0, selectionEnd: to = 0 } = area.value ?? {};
+  selected.value = to > from;
+}
+
+async function emphasise(kind: EmphasisKind): Promise<void> {
+  const field = area.value!;
+  const before = { text: field.value, from: field.selectionStart, to: field.selectionEnd };
+  const after = toggleMark(before, kind);
+  if (after.text === before.text || after.text.length > LIMITS.text) return;
+  open.change({ kind: "text", slot: props.slotName, to: after.text, was: props.text });
+  await nextTick();
+  field.focus();
+  field.setSelectionRange(after.from, after.to);
+}
+
+function byKey(event: KeyboardEvent): void {
+  const wanted = emphases.find(({ key }) => key === event.key.toLowerCase());
+  if (!wanted || !(event.ctrlKey || event.metaKey) || event.shiftKey || event.altKey) return;
+  event.preventDefault();
+  void emphasise(wanted.kind);
+}
 </script>
 
 <template>
   <div class="block" :class="{ headline: isHeadline }">
     <div class="above">
       <label :for="id">{{ nameOf(slotName) }}</label>
-      <span v-if="near" class="number">{{ text.length }} of {{ LIMITS.text }}</span>
+      <span v-if="selected" class="emphases">
+        <button
+          v-for="one in emphases"
+          :key="one.kind"
+          :title="one.key ? `${one.name} (Ctrl+${one.key.toUpperCase()})` : one.name"
+          @mousedown.prevent
+          @click="emphasise(one.kind)"
+        >
+          {{ one.name }}
+        </button>
+      </span>
+      <span v-else-if="near" class="number">{{ text.length }} of {{ LIMITS.text }}</span>
     </div>
     <!-- The mirror behind has the same words, so the block is as high as what is typed. -->
     <div class="page" :data-text="`${text}\n`">
       <textarea
         :id="id"
+        ref="area"
         :value="text"
         rows="1"
         :placeholder="`No ${nameOf(slotName).toLowerCase()}`"
         @input="type"
+        @select="watchSelection"
+        @keyup="watchSelection"
+        @mouseup="watchSelection"
+        @blur="selected = false"
+        @keydown="byKey"
       ></textarea>
     </div>
   </div>
@@ -64,6 +115,20 @@ function type(event: Event): void {
   justify-content: space-between;
   color: var(--quiet);
   font-size: 12px;
+}
+
+.emphases {
+  display: flex;
+  gap: 8px;
+}
+
+.emphases button {
+  padding: 0;
+  border: 0;
+  background: none;
+  color: var(--leaf);
+  font: inherit;
+  cursor: pointer;
 }
 
 .page {

@@ -1,14 +1,12 @@
 <script setup lang="ts">
-import { useElementSize } from "@vueuse/core";
-import { computed, onMounted, ref, shallowRef, useTemplateRef } from "vue";
+import { computed, onMounted, ref, shallowRef } from "vue";
 import type { FontAnswer } from "../../core/api";
 import { inFont, specimen } from "../../core/specimen";
 import BrandMark from "../parts/BrandMark.vue";
 import FontTrial from "../parts/FontTrial.vue";
-import GraphicTile from "../parts/GraphicTile.vue";
 import PictureShelf from "../parts/PictureShelf.vue";
+import SpecimenSheet from "../parts/SpecimenSheet.vue";
 import { useLibrary } from "../stores/library";
-import { useWall } from "../wall/use-wall";
 
 /** What can be painted in a brand, page by page, on screen as it is exported. */
 const props = defineProps<{ id: string }>();
@@ -29,15 +27,6 @@ const picture = computed(() => chosenPicture.value ?? library.photographs[0]?.id
 const pages = computed(() => (brand.value ? specimen(brand.value, picture.value) : []));
 const current = ref("families");
 const page = computed(() => pages.value.find(({ id }) => id === current.value) ?? pages.value[0]);
-
-const wall = useWall({
-  piece: () => page.value?.piece,
-  brand: () => brand.value,
-  pictures: () => library.pictures,
-});
-
-const sheet = useTemplateRef("sheet");
-const { width } = useElementSize(sheet);
 
 function address(format: "png" | "svg"): string {
   const query = new URLSearchParams({ format });
@@ -84,16 +73,7 @@ function address(format: "png" | "svg"): string {
         </section>
         <FontTrial v-model="font" />
       </aside>
-      <div ref="sheet" class="sheet">
-        <GraphicTile
-          v-if="width > 0"
-          :key="page.id"
-          :wall="wall"
-          :placement="page.placement"
-          :width="Math.floor(width)"
-          :label="page.title"
-        />
-      </div>
+      <SpecimenSheet :key="page.id" :page="page" :brand="brand" />
       <PictureShelf v-model:shown="shelf" @picked="chosenPicture = $event" />
     </template>
   </main>
@@ -162,10 +142,5 @@ section h2 {
   display: flex;
   gap: 8px;
   margin: 0;
-}
-
-.sheet {
-  min-width: 0;
-  outline: 1px solid var(--line);
 }
 </style>

@@ -1,7 +1,7 @@
 import { z } from "zod";
-import { Typeface } from "../../brand/brand";
-import { FileId } from "../../files";
-import { scriptOf } from "../script";
+import { Typeface } from "../brand";
+import { FileId } from "../files";
+import { scriptOf } from "../text";
 import data from "./catalogue.json";
 
 const ShelfFace = z.object({ file: FileId, path: z.string(), weight: z.number().int() });

@@ -1,0 +1,8 @@
+export {
+  families,
+  fallbackFonts,
+  fallbacks,
+  shelfTypeface,
+  shippedFonts,
+  type ShelfFamily,
+} from "./shelf";

@@ -1,0 +1,11 @@
+export { featureValues, TypeFeature, type FeatureValue } from "./features";
+export { toggleMark, type Selection } from "./mark";
+export {
+  MARKS,
+  plainText,
+  readMarks,
+  type Emphasis,
+  type EmphasisKind,
+  type PlainText,
+} from "./markup";
+export { isJoined, NEEDS_DICTIONARY, PLAIN, RIGHT_TO_LEFT, scriptOf, scriptsOf } from "./script";

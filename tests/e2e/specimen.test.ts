@@ -1,0 +1,123 @@
+import { join } from "node:path";
+import { readFile } from "node:fs/promises";
+import { AxeBuilder } from "@axe-core/playwright";
+import { expect } from "chai";
+import type { Browser, BrowserContext, Page } from "playwright-core";
+import sharp from "sharp";
+import { launch, openPage, Program, settled } from "../support/browser";
+import { fontFolder } from "../support/demo";
+
+describe("type and paint in the interface", () => {
+  let program: Program;
+  let browser: Browser;
+  let context: BrowserContext;
+  let page: Page;
+  let errors: string[];
+  before(async () => {
+    program = await Program.create();
+    browser = await launch();
+  });
+  after(async () => {
+    await browser.close();
+    await program.close();
+  });
+  beforeEach(async () => {
+    errors = [];
+    context = await browser.newContext({
+      viewport: { width: 1280, height: 800 },
+      acceptDownloads: true,
+    });
+  });
+  afterEach(async () => {
+    await context.close();
+    expect(errors).to.deep.equal([]);
+  });
+
+  const shot = async () => (await page.locator("canvas").first().screenshot()).toString("base64");
+
+  it("leads from the brand kit to the specimen, shows each page, and gives it as a file", async () => {
+    page = await openPage(context, `${program.url}/brands/quillmere`, errors);
+    await page.getByRole("link", { name: "Specimen" }).click();
+    const seen = new Set<string>();
+    for (const name of [
+      "Typefaces on the shelf",
+      "Scripts",
+      "Setting",
+      "Effects",
+      "Pictures",
+      "Colours",
+    ]) {
+      await page.getByRole("button", { name }).click();
+      await page.getByRole("img", { name }).waitFor();
+      await settled(page);
+      seen.add(await shot());
+    }
+    expect(seen.size).to.equal(6);
+    const [download] = await Promise.all([
+      page.waitForEvent("download"),
+      page.getByRole("link", { name: "PNG" }).click(),
+    ]);
+    expect(download.suggestedFilename()).to.equal("quillmere_specimen-colours.png");
+    const { width, format } = await sharp(await readFile(await download.path())).metadata();
+    expect({ width, format }).to.deep.equal({ width: 1400, format: "png" });
+    const { violations } = await new AxeBuilder({ page }).analyze();
+    expect(violations.map(({ id }) => id)).to.deep.equal([]);
+  });
+
+  it("tries a font of one's own, says what it can do, and refuses what is none", async () => {
+    page = await openPage(context, `${program.url}/brands/quillmere/specimen`, errors);
+    await page.getByRole("button", { name: "Setting" }).click();
+    await page.getByRole("img", { name: "Setting" }).waitFor();
+    await settled(page);
+    const before = await shot();
+    await page
+      .getByLabel("Try a font file")
+      .setInputFiles(join(fontFolder, "pacifico/Pacifico-Regular.ttf"));
+    await page.getByText("latin, latin-ext, cyrillic, vietnamese").waitFor();
+    await settled(page);
+    expect(await shot()).to.not.equal(before);
+    await page.getByLabel("Try a font file").setInputFiles({
+      name: "notes.ttf",
+      mimeType: "font/ttf",
+      buffer: Buffer.from("these are notes"),
+    });
+    await page
+      .getByRole("alert")
+      .filter({ hasText: "notes.ttf cannot be used as a font" })
+      .waitFor();
+    await page.getByRole("button", { name: "Back to the brand's own" }).click();
+    await settled(page);
+    expect(await shot()).to.equal(before);
+  });
+
+  it("makes words strong with Ctrl+B and with the word above them, and takes it back", async () => {
+    page = await openPage(context, `${program.url}/pieces/opening-announcement/message`, errors);
+    const support = page.getByRole("textbox", { name: "Support" });
+    await support.waitFor();
+    await settled(page);
+    const before = await shot();
+    await support.evaluate((area: HTMLTextAreaElement) => {
+      area.focus();
+      area.setSelectionRange(0, 7);
+    });
+    await page.keyboard.press("Control+b");
+    expect(await support.inputValue()).to.equal("*Harbour* photographs from 1868 to 1931");
+    await settled(page);
+    expect(await shot()).to.not.equal(before);
+    await page.getByRole("button", { name: "strong" }).click();
+    expect(await support.inputValue()).to.equal("Harbour photographs from 1868 to 1931");
+    await page.getByRole("button", { name: "marker" }).click();
+    expect(await support.inputValue()).to.equal("=Harbour= photographs from 1868 to 1931");
+  });
+
+  it("delivers SVG", async () => {
+    page = await openPage(context, `${program.url}/pieces/float-before-lunch/deliver`, errors);
+    await page.getByRole("combobox", { name: "Files" }).selectOption("svg");
+    await page.getByRole("button", { name: /Make a zip/ }).click();
+    const link = page.getByRole("link", { name: "Download" }).first();
+    await link.waitFor({ timeout: 60_000 });
+    const [download] = await Promise.all([page.waitForEvent("download"), link.click()]);
+    const bytes = await readFile(await download.path());
+    expect(bytes.includes("1080x1350.svg")).to.equal(true);
+  });
+});
