@@ -1,3 +1,4 @@
+import { writeFile } from "node:fs/promises";
 import { join } from "node:path";
 import type { Page } from "playwright-core";
 import { launch, Program, settled } from "../tests/support/browser";
@@ -46,6 +47,14 @@ const shots: { name: string; path: string; act?: (page: Page) => Promise<void>; 
       },
     },
     { name: "brand", path: "/brands/quillmere" },
+    {
+      name: "specimen",
+      path: "/brands/quillmere/specimen",
+      act: async (page) => {
+        await page.getByRole("button", { name: "Setting" }).click();
+        await page.getByRole("img", { name: "Setting" }).waitFor();
+      },
+    },
   ];
 
 const program = await Program.create();
@@ -65,4 +74,10 @@ for (const { name, path, act, dark } of shots) {
   await page.close();
 }
 await browser.close();
+// The same page as the server exports it, for beside the screenshot.
+const page = await fetch(`${program.url}/api/brands/quillmere/specimen/setting?scale=0.7`);
+await writeFile(
+  join(root, "docs/screenshots/specimen-export.png"),
+  Buffer.from(await page.arrayBuffer()),
+);
 await program.close();

@@ -90,10 +90,12 @@ export function paint<Path, Image>(
   materials: Materials<Path, Image>,
   scale: number,
 ): void {
-  context.setTransform(scale, 0, 0, scale, 0, 0);
+  context.setTransform(1, 0, 0, 1, 0, 0);
   context.globalAlpha = 1;
   context.fillStyle = scene.ground;
-  context.fillRect(0, 0, scene.width, scene.height);
+  // Up to the last output pixel: one that is covered in part would keep something of what was there before.
+  context.fillRect(0, 0, Math.ceil(scene.width * scale), Math.ceil(scene.height * scale));
+  context.setTransform(scale, 0, 0, scale, 0, 0);
   for (const item of scene.items) {
     context.save();
     turnAbout(context, item);

@@ -80,6 +80,54 @@ describe("paint", () => {
     for (const pixel of pixels([band], 1, below)) expect(pixel).to.deep.equal([0, 0, 0]);
   });
 
+  it("covers the last row of pixels whole, whatever was there before", () => {
+    const canvas = createCanvas(10, 7);
+    const context = canvas.getContext("2d");
+    context.fillStyle = "#FFFFFF";
+    context.fillRect(0, 0, 10, 7);
+    const scene: Scene = { width: 20, height: 13, ground: "#000000", items: [] };
+    const materials = { path: (d: string) => new Path2D(d), picture: () => undefined };
+    paint<Path2D, Canvas>(context as never, scene, materials, 0.5);
+    expect([...context.getImageData(5, 6, 1, 1).data]).to.deep.equal([0, 0, 0, 255]);
+  });
+
+  it("runs a gradient from its first stop to its last, and casts a shadow of its own size at any scale", () => {
+    const wide = rectangle({ x: 0, y: 0, width: 20, height: 10 });
+    const stops = [
+      { at: 0, hex: "#FF0000", alpha: 1 },
+      { at: 1, hex: "#0000FF", alpha: 1 },
+    ];
+    const fill = { kind: "linear", from: { x: 0, y: 0 }, to: { x: 20, y: 0 }, stops };
+    const [left, right] = pixels([item({ kind: "path", d: wide, fill })], 1, [
+      [0, 5],
+      [19, 5],
+    ]);
+    expect(left![0]).to.be.above(240);
+    expect(right![2]).to.be.above(240);
+    const d = rectangle({ x: 2, y: 2, width: 4, height: 4 });
+    const shade = { hex: "#00FF00", alpha: 1, x: 8, y: 0, blur: 0 };
+    for (const scale of [1, 2]) {
+      const [shadow] = pixels(
+        [item({ kind: "path", d, fill: { kind: "flat", hex: "#FF0000" }, shade })],
+        scale,
+        [[12 * scale, 4 * scale]],
+      );
+      expect(shadow).to.deep.equal([0, 255, 0]);
+    }
+  });
+
+  it("multiplies and screens as the compositing standard says", () => {
+    // W3C Compositing and Blending Level 1: multiply is a·b, screen is a + b − a·b.
+    const d = rectangle({ x: 0, y: 0, width: 20, height: 10 });
+    const under = item({ kind: "path", d, fill: { kind: "flat", hex: "#804020" } });
+    const over = (blend: string) =>
+      item({ kind: "path", d, fill: { kind: "flat", hex: "#8080FF" }, blend });
+    const [multiplied] = pixels([under, over("multiply")], 1, [[5, 5]]);
+    const [screened] = pixels([under, over("screen")], 1, [[5, 5]]);
+    [64, 32, 32].forEach((value, i) => expect(multiplied![i]).to.be.closeTo(value, 1));
+    [192, 160, 255].forEach((value, i) => expect(screened![i]).to.be.closeTo(value, 1));
+  });
+
   it("parses a path once", () => {
     let parsed = 0;
     const path = pathCache((d) => ({ d, number: ++parsed }));

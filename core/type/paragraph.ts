@@ -145,15 +145,18 @@ export class Paragraph {
 
   private slice(from: number, to: number): LineText {
     const { emphases } = this.plain;
+    const text = this.text.slice(from, to);
+    const levels = this.levels?.subarray(from, to);
+    if (emphases.length === 0) return { text, emphases, levels };
     const inside = emphases.filter((emphasis) => emphasis.from < to && emphasis.to > from);
     return {
-      text: this.text.slice(from, to),
+      text,
       emphases: inside.map((emphasis) => ({
         ...emphasis,
         from: Math.max(0, emphasis.from - from),
         to: Math.min(to, emphasis.to) - from,
       })),
-      levels: this.levels?.subarray(from, to),
+      levels,
     };
   }
 

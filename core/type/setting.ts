@@ -74,7 +74,7 @@ interface Way {
 }
 
 /** Guesses this near to the best are shaped, since ink may differ from what advances promise. */
-const NEARLY_BEST = 0.94;
+const NEARLY_BEST = 0.97;
 /** Ink below the last baseline before it is known, in em. */
 const GUESSED_DESCENT = 0.18;
 /** A little more width than the least may let lines end where one would pause. */

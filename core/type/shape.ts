@@ -129,18 +129,23 @@ function measured(line: LineText, pen: Pen, hanging: number): ShapedLine {
   const all = inkOf(pen.glyphs);
   if (!all) return { ...EMPTY, text, advance: Math.max(0, pen.x - pen.after) };
   // A line of nothing but marks has no letters to align by; then the marks are the letters.
-  const letters = inkOf(pen.glyphs.filter((g) => g.cluster >= lead && g.cluster < tail)) ?? all;
+  const bare = lead === 0 && tail === text.length;
+  const letters = bare
+    ? all
+    : (inkOf(pen.glyphs.filter((g) => g.cluster >= lead && g.cluster < tail)) ?? all);
   const glyphs = hanging > 0 ? withMarker(pen, hanging, letters.left) : pen.glyphs;
   const fromRight = line.levels?.[0] !== undefined && line.levels[0] % 2 === 1;
   // In a line that runs from the right, what opens it stands on its right side.
-  const leftmost = inkOf(glyphs)!.left;
+  const leftmost = glyphs === pen.glyphs ? all.left : inkOf(glyphs)!.left;
   const [edge, hang] = fromRight ? [all.left, 0] : [letters.left, letters.left - leftmost];
-  const shift = <T extends { x: number }>(item: T): T => ({ ...item, x: item.x - edge });
+  // In place, since a line has many glyphs and none of them is known to anyone yet.
+  for (const glyph of glyphs) glyph.x -= edge;
+  for (const run of pen.runs) run.x -= edge;
   const stretches = stretchesOf(line, pen, edge);
   return withStrokes({
     text,
-    glyphs: glyphs.map(shift),
-    runs: pen.runs.map(shift),
+    glyphs,
+    runs: pen.runs,
     stretches,
     advance: Math.max(0, pen.x - pen.after),
     hang,

@@ -7,7 +7,7 @@ import { Paragraph, type TypeStyle } from "./paragraph";
 import { shapeLine } from "./shape";
 import { fallbacks } from "../shelf";
 
-const MOST_PARAGRAPHS = 1000;
+const MOST_PARAGRAPHS = 250;
 const MOST_ADVANCES = 20_000;
 
 /** What has been measured with one chain of faces. */
@@ -102,13 +102,18 @@ export class Typesetter {
   }
 }
 
+/** What beside its letters makes a word wider or narrower: bold parts, and its direction. */
+function looksOf({ emphases, levels }: LineText): string {
+  const strong = emphases.filter(({ kind }) => kind === "strong");
+  return `${strong.map(({ from, to }) => `${from}-${to}`).join()}|${levels?.[0] ?? 0}`;
+}
+
 /** Measures words with the given style; a word's advance is kept, since typing repeats most of them. */
 function advanceWith(style: TypeStyle, known: Map<string, number>): (word: LineText) => number {
   const setting = `${style.tracking}|${style.language}|${style.features.join()}`;
   return (word) => {
-    const strong = word.emphases.filter(({ kind }) => kind === "strong");
-    const marks = strong.map(({ from, to }) => `${from}-${to}`).join();
-    const key = `${setting}|${marks}|${word.levels?.[0] ?? 0}|${word.text}`;
+    const plain = word.emphases.length === 0 && !word.levels;
+    const key = `${setting}|${plain ? "" : looksOf(word)}|${word.text}`;
     let advance = known.get(key);
     if (advance === undefined) {
       advance = shapeLine(word, style).advance + (word.text ? style.tracking : 0);

@@ -24,7 +24,7 @@ describe("type and paint in the interface", () => {
   beforeEach(async () => {
     errors = [];
     context = await browser.newContext({
-      viewport: { width: 1280, height: 800 },
+      viewport: { width: 1280, height: 1000 },
       acceptDownloads: true,
     });
   });
