@@ -70,122 +70,105 @@ function sampleUpright(
   const down = tapsFor(crop.y, crop.height, height, source.height, flipV);
   const top = Math.min(...ends(down.first));
   const rows = Math.max(...ends(down.first)) + down.count - top;
-  const strip = source.opaque
-    ? squeezeOpaque(source, across, top, rows, width)
-    : squeezeClear(source, across, top, rows, width);
-  return source.opaque
-    ? stackOpaque(strip, down, top, width, height)
-    : stackClear(strip, down, top, width, height);
+  const { opaque } = source;
+  const channels = opaque ? 3 : 4;
+  // Colours are weighted by how much they cover, or what is see-through would darken its edge.
+  const data = opaque ? source.data : premultiplied(source.data);
+  const strip = squeeze(data, source.width, across, { top, rows, width, channels });
+  return {
+    data: stack(strip, down, { top, rows: height, width, channels }),
+    width,
+    height,
+    opaque,
+  };
 }
 
 const ends = (list: Int32Array): [number, number] => [list[0]!, list[list.length - 1]!];
 
-/** The rows that are needed, at their new width; three channels. */
-function squeezeOpaque(
-  { data, width: stride }: Raster,
+function premultiplied(data: Uint8ClampedArray): Float32Array {
+  const out = new Float32Array(data.length);
+  for (let i = 0; i < data.length; i += 4) {
+    const covers = data[i + 3]! / 255;
+    out[i] = data[i]! * covers;
+    out[i + 1] = data[i + 1]! * covers;
+    out[i + 2] = data[i + 2]! * covers;
+    out[i + 3] = data[i + 3]!;
+  }
+  return out;
+}
+
+/** Rows of `width` pixels of three channels, or four; `top` is the source row of the first. */
+interface Band {
+  top: number;
+  rows: number;
+  width: number;
+  channels: number;
+}
+
+/** The rows that are needed, at their new width. */
+function squeeze(
+  data: Uint8ClampedArray | Float32Array,
+  stride: number,
   { first, weights, count }: Taps,
-  top: number,
-  rows: number,
-  width: number,
+  { top, rows, width, channels }: Band,
 ): Float32Array {
-  const strip = new Float32Array(rows * width * 3);
+  const strip = new Float32Array(rows * width * channels);
+  const clear = channels === 4;
   for (let y = 0, o = 0; y < rows; y++) {
     const row = (top + y) * stride;
     for (let x = 0, w = 0; x < width; x++) {
-      let [r, g, b] = [0, 0, 0];
+      let [r, g, b, a] = [0, 0, 0, 0];
       let i = (row + first[x]!) * 4;
       for (let t = 0; t < count; t++, i += 4) {
         const weight = weights[w++]!;
         r += weight * data[i]!;
         g += weight * data[i + 1]!;
         b += weight * data[i + 2]!;
+        if (clear) a += weight * data[i + 3]!;
       }
       strip[o++] = r;
       strip[o++] = g;
       strip[o++] = b;
+      if (clear) strip[o++] = a;
     }
   }
   return strip;
 }
 
-function stackOpaque(
+/** The rows of the output, each from the rows of the strip around it. */
+function stack(
   strip: Float32Array,
   { first, weights, count }: Taps,
-  top: number,
-  width: number,
-  height: number,
-): Raster {
-  const data = new Uint8ClampedArray(width * height * 4);
-  const line = new Float32Array(width * 3);
-  for (let y = 0; y < height; y++) {
+  { top, rows, width, channels }: Band,
+): Uint8ClampedArray {
+  const data = new Uint8ClampedArray(width * rows * 4);
+  const line = new Float32Array(width * channels);
+  for (let y = 0; y < rows; y++) {
     line.fill(0);
     for (let t = 0; t < count; t++) {
       const weight = weights[y * count + t]!;
-      const from = (first[y]! - top + t) * width * 3;
+      const from = (first[y]! - top + t) * line.length;
       for (let i = 0; i < line.length; i++) line[i]! += weight * strip[from + i]!;
     }
-    for (let x = 0, i = 0, o = y * width * 4; x < width; x++) {
-      data[o++] = line[i++]!;
-      data[o++] = line[i++]!;
-      data[o++] = line[i++]!;
-      data[o++] = 255;
-    }
+    writeLine(line, channels, data, y * width * 4);
   }
-  return { data, width, height, opaque: true };
+  return data;
 }
 
-/** As above with four channels; colours are weighted by how much they cover. */
-function squeezeClear(
-  { data, width: stride }: Raster,
-  { first, weights, count }: Taps,
-  top: number,
-  rows: number,
-  width: number,
-): Float32Array {
-  const strip = new Float32Array(rows * width * 4);
-  for (let y = 0, o = 0; y < rows; y++) {
-    for (let x = 0; x < width; x++, o += 4) {
-      for (let t = 0; t < count; t++) {
-        const i = ((top + y) * stride + first[x]! + t) * 4;
-        const weight = weights[x * count + t]!;
-        const covered = (weight * data[i + 3]!) / 255;
-        strip[o]! += covered * data[i]!;
-        strip[o + 1]! += covered * data[i + 1]!;
-        strip[o + 2]! += covered * data[i + 2]!;
-        strip[o + 3]! += weight * data[i + 3]!;
-      }
-    }
+function writeLine(
+  line: Float32Array,
+  channels: number,
+  data: Uint8ClampedArray,
+  at: number,
+): void {
+  for (let i = 0, o = at; i < line.length; i += channels, o += 4) {
+    const alpha = channels === 4 ? line[i + 3]! : 255;
+    const by = alpha > 0.5 ? 255 / alpha : 0;
+    data[o] = line[i]! * by;
+    data[o + 1] = line[i + 1]! * by;
+    data[o + 2] = line[i + 2]! * by;
+    data[o + 3] = alpha;
   }
-  return strip;
-}
-
-function stackClear(
-  strip: Float32Array,
-  { first, weights, count }: Taps,
-  top: number,
-  width: number,
-  height: number,
-): Raster {
-  const data = new Uint8ClampedArray(width * height * 4);
-  for (let y = 0, o = 0; y < height; y++) {
-    for (let x = 0; x < width; x++, o += 4) {
-      let [r, g, b, a] = [0, 0, 0, 0];
-      for (let t = 0; t < count; t++) {
-        const i = ((first[y]! - top + t) * width + x) * 4;
-        const weight = weights[y * count + t]!;
-        r += weight * strip[i]!;
-        g += weight * strip[i + 1]!;
-        b += weight * strip[i + 2]!;
-        a += weight * strip[i + 3]!;
-      }
-      const by = a > 0.5 ? 255 / a : 0;
-      data[o] = r * by;
-      data[o + 1] = g * by;
-      data[o + 2] = b * by;
-      data[o + 3] = a;
-    }
-  }
-  return { data, width, height, opaque: false };
 }
 
 /** Pixel by pixel from the sixteen source pixels around; beyond the edge the edge goes on. */

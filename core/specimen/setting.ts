@@ -1,5 +1,6 @@
 import type { Brand } from "../brand";
 import { box } from "../geometry";
+import type { Style } from "../piece";
 import { MARGIN, Sheet, type Specimen } from "./sheet";
 
 const TEXT =
@@ -70,24 +71,14 @@ export function settingSheet(brand: Brand): Specimen {
     leading: 1.3,
   });
   sheet.caption(930, 712, 400, "Weight, underline, accent, marker");
-  sheet.text(box(930, 770, 400, 60), "1870–1931, 1/2 price", {
-    type: "eb-garamond",
-    size: 38,
-    features: ["old-style-figures"],
-    leading: 1.3,
-  });
-  sheet.text(box(930, 826, 400, 60), "1/2 price, 3/4 full", {
-    type: "eb-garamond",
-    size: 38,
-    features: ["tabular-figures", "fractions"],
-    leading: 1.3,
-  });
-  sheet.text(box(930, 882, 400, 60), "Museum of Pictures", {
-    type: "eb-garamond",
-    size: 38,
-    features: ["small-capitals"],
-    tracking: 0.06,
-    leading: 1.3,
+  const figures: [string, Partial<Style>][] = [
+    ["1870–1931, 1/2 price", { features: ["old-style-figures"] }],
+    ["1/2 price, 3/4 full", { features: ["tabular-figures", "fractions"] }],
+    ["Museum of Pictures", { features: ["small-capitals"], tracking: 0.06 }],
+  ];
+  figures.forEach(([text, style], i) => {
+    const at = box(930, 770 + 56 * i, 400, 60);
+    sheet.text(at, text, { type: "eb-garamond", size: 38, leading: 1.3, ...style });
   });
   sheet.caption(930, 944, 400, "Old-style figures; fractions; small capitals");
 

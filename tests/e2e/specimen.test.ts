@@ -2,41 +2,20 @@ import { join } from "node:path";
 import { readFile } from "node:fs/promises";
 import { AxeBuilder } from "@axe-core/playwright";
 import { expect } from "chai";
-import type { Browser, BrowserContext, Page } from "playwright-core";
+import type { Page } from "playwright-core";
 import sharp from "sharp";
-import { launch, openPage, Program, settled } from "../support/browser";
+import { settled } from "../support/browser";
 import { fontFolder } from "../support/demo";
+import { Stage } from "../support/stage";
 
 describe("type and paint in the interface", () => {
-  let program: Program;
-  let browser: Browser;
-  let context: BrowserContext;
+  const stage = new Stage(1000);
   let page: Page;
-  let errors: string[];
-  before(async () => {
-    program = await Program.create();
-    browser = await launch();
-  });
-  after(async () => {
-    await browser.close();
-    await program.close();
-  });
-  beforeEach(async () => {
-    errors = [];
-    context = await browser.newContext({
-      viewport: { width: 1280, height: 1000 },
-      acceptDownloads: true,
-    });
-  });
-  afterEach(async () => {
-    await context.close();
-    expect(errors).to.deep.equal([]);
-  });
 
   const shot = async () => (await page.locator("canvas").first().screenshot()).toString("base64");
 
   it("leads from the brand kit to the specimen, shows each page, and gives it as a file", async () => {
-    page = await openPage(context, `${program.url}/brands/quillmere`, errors);
+    page = await stage.open("/brands/quillmere");
     await page.getByRole("link", { name: "Specimen" }).click();
     const seen = new Set<string>();
     for (const name of [
@@ -65,7 +44,7 @@ describe("type and paint in the interface", () => {
   });
 
   it("tries a font of one's own, says what it can do, and refuses what is none", async () => {
-    page = await openPage(context, `${program.url}/brands/quillmere/specimen`, errors);
+    page = await stage.open("/brands/quillmere/specimen");
     await page.getByRole("button", { name: "Setting" }).click();
     await page.getByRole("img", { name: "Setting" }).waitFor();
     await settled(page);
@@ -91,7 +70,7 @@ describe("type and paint in the interface", () => {
   });
 
   it("makes words strong with Ctrl+B and with the word above them, and takes it back", async () => {
-    page = await openPage(context, `${program.url}/pieces/opening-announcement/message`, errors);
+    page = await stage.open("/pieces/opening-announcement/message");
     const support = page.getByRole("textbox", { name: "Support" });
     await support.waitFor();
     await settled(page);
@@ -111,7 +90,7 @@ describe("type and paint in the interface", () => {
   });
 
   it("delivers SVG", async () => {
-    page = await openPage(context, `${program.url}/pieces/float-before-lunch/deliver`, errors);
+    page = await stage.open("/pieces/float-before-lunch/deliver");
     await page.getByRole("combobox", { name: "Files" }).selectOption("svg");
     await page.getByRole("button", { name: /Make a zip/ }).click();
     const link = page.getByRole("link", { name: "Download" }).first();

@@ -3,40 +3,18 @@ import { join } from "node:path";
 import { AxeBuilder } from "@axe-core/playwright";
 import { expect } from "chai";
 import { unzipSync } from "fflate";
-import type { Browser, BrowserContext, Page } from "playwright-core";
+import type { Page } from "playwright-core";
 import sharp from "sharp";
-import { launch, openPage, Program, settled } from "../support/browser";
+import { settled } from "../support/browser";
+import { Stage } from "../support/stage";
 import { demoFolder } from "../support/demo";
 
 describe("the workbench", () => {
-  let program: Program;
-  let browser: Browser;
-  let context: BrowserContext;
+  const stage = new Stage();
   let page: Page;
-  let errors: string[];
-
-  before(async () => {
-    program = await Program.create();
-    browser = await launch();
-  });
-  after(async () => {
-    await browser.close();
-    await program.close();
-  });
-  beforeEach(async () => {
-    errors = [];
-    context = await browser.newContext({
-      viewport: { width: 1280, height: 800 },
-      acceptDownloads: true,
-    });
-  });
-  afterEach(async () => {
-    await context.close();
-    expect(errors).to.deep.equal([]);
-  });
 
   const open = async (piece: string, step = "sizes"): Promise<void> => {
-    page = await openPage(context, `${program.url}/pieces/${piece}/${step}`, errors);
+    page = await stage.open(`/pieces/${piece}/${step}`);
     await page.getByRole("textbox", { name: "Headline" }).waitFor();
     await settled(page);
   };
@@ -201,7 +179,7 @@ describe("the workbench", () => {
 
   it("tells of a change in another window, and of one to the same words", async () => {
     await open("family-workshop");
-    const other = await openPage(context, `${program.url}/pieces/family-workshop/sizes`, errors);
+    const other = await stage.open(`/pieces/family-workshop/sizes`);
     const theirs = other.getByRole("textbox", { name: "Support" });
     await theirs.waitFor();
     await theirs.fill("Bring a pencil");
@@ -227,18 +205,18 @@ describe("the workbench", () => {
 
   it("keeps what is typed while the server does not answer", async () => {
     await open("late-opening");
-    await context.setOffline(true);
+    await stage.context.setOffline(true);
     await page.getByRole("textbox", { name: "Headline" }).fill("Typed in a tunnel");
     await page.getByText("Not saved yet").waitFor();
-    await context.setOffline(false);
+    await stage.context.setOffline(false);
     await page.reload();
     await saved();
     expect(await page.getByRole("textbox", { name: "Headline" }).inputValue()).to.equal(
       "Typed in a tunnel",
     );
-    const { piece } = await program.ask<{ piece: { message: { headline: { text: string } } } }>(
-      "/api/pieces/late-opening",
-    );
+    const { piece } = await stage.program.ask<{
+      piece: { message: { headline: { text: string } } };
+    }>("/api/pieces/late-opening");
     expect(piece.message.headline.text).to.equal("Typed in a tunnel");
   });
 
@@ -255,7 +233,7 @@ describe("the workbench", () => {
   it("has no accessibility finding on the crates and the brand, in light and dark", async () => {
     for (const colorScheme of ["light", "dark"] as const) {
       for (const path of ["/", "/brands/quillmere"]) {
-        page = await openPage(context, `${program.url}${path}`, errors);
+        page = await stage.open(`${path}`);
         await page.emulateMedia({ colorScheme });
         await settled(page);
         const { violations } = await new AxeBuilder({ page }).analyze();
@@ -269,7 +247,7 @@ describe("the workbench", () => {
   });
 
   it("exports a crate and imports it as a new one; a file that is no crate is refused", async () => {
-    page = await openPage(context, program.url, errors);
+    page = await stage.open("/");
     const shelf = page.getByRole("region", { name: "Autumn lessons" });
     const [download] = await Promise.all([
       page.waitForEvent("download"),
@@ -284,7 +262,7 @@ describe("the workbench", () => {
   });
 
   it("starts a crate for a brand, and in it a piece from another", async () => {
-    page = await openPage(context, program.url, errors);
+    page = await stage.open("/");
     await page.getByRole("button", { name: "New crate" }).click();
     await page.getByLabel("What is the campaign called?").fill("Winter term");
     await page.getByLabel("For which brand?").selectOption("saltlight");
@@ -297,7 +275,7 @@ describe("the workbench", () => {
   });
 
   it("finds pieces by typing, and starts a new one from another", async () => {
-    page = await openPage(context, program.url, errors);
+    page = await stage.open("/");
     await page.getByRole("heading", { name: "Boats at Rest" }).waitFor();
     await page.keyboard.press("/");
     await page.keyboard.type("workshop");

@@ -2,7 +2,7 @@
 import { computed, onMounted, watch } from "vue";
 import type { Typeface } from "../../core/brand";
 import { contrast } from "../../core/colour";
-import BrandMark from "../parts/BrandMark.vue";
+import PageBar from "../parts/PageBar.vue";
 import { useLibrary } from "../stores/library";
 
 /** A brand kit to look at: colours with their roles, typefaces, logos, voice. */
@@ -51,13 +51,9 @@ const pieces = computed(() =>
 </script>
 
 <template>
-  <header class="bar">
-    <RouterLink to="/" aria-label="Crates"><BrandMark :size="20" /></RouterLink>
-    <h1>{{ brand?.name ?? "Brand kit" }}</h1>
-    <RouterLink v-if="brand" class="away" :to="{ name: 'specimen', params: { id } }"
-      >Specimen</RouterLink
-    >
-  </header>
+  <PageBar :title="brand?.name ?? 'Brand kit'">
+    <RouterLink v-if="brand" :to="{ name: 'specimen', params: { id } }">Specimen</RouterLink>
+  </PageBar>
   <main>
     <p v-if="library.state === 'loading'" class="quiet">Opening the brand kit …</p>
     <p v-else-if="library.state === 'failed'">{{ library.failure }}</p>
@@ -131,27 +127,6 @@ const pieces = computed(() =>
 </template>
 
 <style scoped>
-.bar {
-  display: flex;
-  gap: 16px;
-  align-items: center;
-  height: 48px;
-  padding: 0 16px;
-  border-bottom: 1px solid var(--line);
-}
-
-.bar a {
-  display: grid;
-}
-
-h1 {
-  font-size: 16px;
-}
-
-.bar .away {
-  margin-left: auto;
-}
-
 main {
   display: grid;
   gap: 32px;

@@ -2,7 +2,7 @@
 import { computed, onMounted, ref, shallowRef } from "vue";
 import type { FontAnswer } from "../../core/api";
 import { inFont, specimen } from "../../core/specimen";
-import BrandMark from "../parts/BrandMark.vue";
+import PageBar from "../parts/PageBar.vue";
 import FontTrial from "../parts/FontTrial.vue";
 import PictureShelf from "../parts/PictureShelf.vue";
 import SpecimenSheet from "../parts/SpecimenSheet.vue";
@@ -37,11 +37,13 @@ function address(format: "png" | "svg"): string {
 </script>
 
 <template>
-  <header class="bar">
-    <RouterLink to="/" aria-label="Crates"><BrandMark :size="20" /></RouterLink>
-    <RouterLink :to="{ name: 'brand', params: { id } }">{{ kit?.name ?? "Brand kit" }}</RouterLink>
-    <h1>Specimen</h1>
-  </header>
+  <PageBar title="Specimen">
+    <template #before>
+      <RouterLink :to="{ name: 'brand', params: { id } }">{{
+        kit?.name ?? "Brand kit"
+      }}</RouterLink>
+    </template>
+  </PageBar>
   <main>
     <p v-if="library.state === 'loading'" class="quiet">Opening the brand kit …</p>
     <p v-else-if="library.state === 'failed'">{{ library.failure }}</p>
@@ -80,23 +82,6 @@ function address(format: "png" | "svg"): string {
 </template>
 
 <style scoped>
-.bar {
-  display: flex;
-  gap: 16px;
-  align-items: center;
-  height: 48px;
-  padding: 0 16px;
-  border-bottom: 1px solid var(--line);
-}
-
-.bar a:first-child {
-  display: grid;
-}
-
-h1 {
-  font-size: 16px;
-}
-
 main {
   display: grid;
   grid-template-columns: 232px 1fr;
