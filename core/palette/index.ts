@@ -1,0 +1,2 @@
+export { colourName, proposeColours, type ProposedColour } from "./propose";
+export { readPalette, type FoundColour, type PaletteReading } from "./read";
