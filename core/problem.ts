@@ -63,6 +63,11 @@ const problems = {
     say: (p: { name: string; why: string }) =>
       `${p.name} cannot be used as a font: ${p.why}. Nothing was stored; choose a TTF, OTF, WOFF, WOFF2 or collection file with outlines.`,
   },
+  "brand-incomplete": {
+    status: 400,
+    say: (p: { what: string }) =>
+      `${p.what} Nothing was stored; what you have set up is still on the page.`,
+  },
   "file-too-large": {
     status: 413,
     say: (p: { most: string }) =>

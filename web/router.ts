@@ -7,6 +7,7 @@ export const router = createRouter({
   history: createWebHistory(),
   routes: [
     { path: "/", name: "crates", component: () => import("./views/CratesView.vue") },
+    { path: "/brands/new", name: "new-brand", component: () => import("./views/NewBrandView.vue") },
     {
       path: "/brands/:id",
       name: "brand",

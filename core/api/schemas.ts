@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { Pairing, Pattern, Table, TableNote } from "../batch";
-import { Brand } from "../brand";
+import { Brand, BrandColour } from "../brand";
 import { FileId, PictureFile } from "../files";
 import { Crate, Edit, LIMITS, Piece, SlotName } from "../piece";
 import { Placement } from "../placements";
@@ -73,6 +73,13 @@ export const SpecimenQuery = z.object({
   picture: FileId.optional(),
 });
 export type SpecimenQuery = z.infer<typeof SpecimenQuery>;
+
+/** What was read off a logo or screenshot, which is stored as `picture`. */
+export const PaletteAnswer = z.object({
+  picture: PictureFile,
+  colours: z.array(BrandColour.extend({ from: z.string() })),
+});
+export type PaletteAnswer = z.infer<typeof PaletteAnswer>;
 
 export const ImageFormat = z.enum(["png", "jpeg", "webp", "svg"]);
 export type ImageFormat = z.infer<typeof ImageFormat>;

@@ -1,5 +1,6 @@
 export * from "./colour";
 export * from "./difference";
 export * from "./mix";
+export * from "./read";
 export * from "./spread";
 export * from "./vision";

@@ -25,7 +25,7 @@ export async function exportCrate(
   const pictures = new Map((await library.pictures()).map((picture) => [picture.id, picture.mime]));
   for (const file of new Set<FileId>(used)) {
     const ending = endings[pictures.get(file) ?? ""] ?? "ttf";
-    entries[`files/${file}.${ending}`] = await around.blobs.read(file);
+    entries[`files/${file}.${ending}`] = await around.files.read(file);
   }
   const parts = { crate: crate.name, piece: "", placement: "", variation: "", width: 0, height: 0 };
   return { name: new Namer("{crate}").name(parts, "zip"), bytes: zipSync(entries, { level: 6 }) };

@@ -1,5 +1,7 @@
 import { availableParallelism } from "node:os";
 import { Piscina } from "piscina";
+import type { FileId } from "../../core/files";
+import type { PaletteReading } from "../../core/palette";
 import type { RenderResult, RenderTask } from "./task";
 
 const TASKS_PER_THREAD = 2;
@@ -34,6 +36,13 @@ export class RenderPool {
 
   run(task: RenderTask, signal?: AbortSignal): Promise<RenderResult> {
     return this.pool.run(task, signal ? { signal } : {});
+  }
+
+  /** The colours of a stored picture, read in a thread. */
+  palette(id: FileId): Promise<PaletteReading> {
+    return this.pool.run(id as never, {
+      name: "paletteTask",
+    }) as unknown as Promise<PaletteReading>;
   }
 
   close(): Promise<void> {

@@ -1,15 +1,19 @@
 import { workerData } from "node:worker_threads";
 import type { Brand } from "../../core/brand";
+import type { FileId } from "../../core/files";
+import { readPalette, type PaletteReading } from "../../core/palette";
 import { check, toAct } from "../../core/preflight";
 import { Blobs, writeWhole } from "../files/blobs";
 import { fileId } from "../files/hash";
 import { WithShipped } from "../files/shipped";
 import type { Folders } from "./pool";
+import { samplePixels } from "./rendition";
 import { Studio } from "./studio";
 import type { RenderResult, RenderTask } from "./task";
 
 const { blobs, fonts } = workerData as Folders;
-const studio = new Studio(new WithShipped(fonts, new Blobs(blobs)));
+const files = new WithShipped(fonts, new Blobs(blobs));
+const studio = new Studio(files);
 
 /** Runs in a worker thread: makes one picture and writes it whole. */
 export default async function renderTask(task: RenderTask): Promise<RenderResult> {
@@ -23,6 +27,11 @@ export default async function renderTask(task: RenderTask): Promise<RenderResult
     sha256: fileId(image),
     findings: toAct(check(layout)).length,
   };
+}
+
+/** Also in a thread: reads the colours of a stored picture. */
+export async function paletteTask(id: FileId): Promise<PaletteReading> {
+  return readPalette(await samplePixels(await files.read(id)));
 }
 
 const brands = new Map<string, Brand>();

@@ -2,6 +2,7 @@ import { z } from "zod";
 import {
   BrandList,
   FontAnswer,
+  PaletteAnswer,
   ImportAnswer,
   PictureList,
   PlacementList,
@@ -11,6 +12,7 @@ import {
 } from "../../core/api";
 import { Brand } from "../../core/brand";
 import { FileId, PictureFile } from "../../core/files";
+import { NewBrand } from "../../core/kit";
 import { catalogue } from "../../core/placements";
 import { problem } from "../../core/problem";
 import type { Routes, Services } from "../app";
@@ -46,6 +48,27 @@ export function addLibraryRoutes(routes: Routes, services: Services): void {
     "/api/brands/:id",
     { schema: { summary: "One brand kit", params: Id, response: { 200: Brand, ...problems } } },
     ({ params }) => library.brand(params.id),
+  );
+  routes.post(
+    "/api/brands",
+    {
+      schema: { summary: "A new brand kit", body: NewBrand, response: { 200: Brand, ...problems } },
+    },
+    ({ body }) => library.addBrand(body),
+  );
+  routes.post(
+    "/api/palettes",
+    {
+      schema: {
+        summary: "Store a logo or screenshot and propose its colours (multipart, one file)",
+        consumes: ["multipart/form-data"],
+        response: { 200: PaletteAnswer, ...problems, ...uploaded },
+      },
+    },
+    async (request) => {
+      const { bytes, name } = await upload(request);
+      return library.proposeColours(bytes, name);
+    },
   );
   routes.get(
     "/api/pictures",

@@ -86,7 +86,7 @@ export class BatchRunner {
     const piece = applyVariation(row.document, row.variations[job.variation]!);
     const task = { piece, brand: row.brand, placement: job.placement, format, scale, path };
     // A file that was finished before the program was killed is whole, only not yet written down.
-    const recovered = run.again ? await recoverOutput(task, this.around.blobs) : undefined;
+    const recovered = run.again ? await recoverOutput(task, this.around.files) : undefined;
     return recovered ?? this.around.pool.run(task, run.abort.signal);
   }
 

@@ -1,7 +1,9 @@
 import { asc, eq, isNotNull } from "drizzle-orm";
-import type { FontAnswer } from "../../core/api";
+import type { FontAnswer, PaletteAnswer } from "../../core/api";
 import type { Brand } from "../../core/brand";
 import type { FileId, PictureFile } from "../../core/files";
+import { makeBrand, type NewBrand } from "../../core/kit";
+import { proposeColours } from "../../core/palette";
 import { problem } from "../../core/problem";
 import { inspectFont } from "../imports/fonts";
 import { inspectPicture } from "../render/inspect";
@@ -44,6 +46,31 @@ export class Library {
     const picture = await inspectPicture(bytes, name);
     await this.addFile(bytes, name, picture);
     return this.picture(picture.id);
+  }
+
+  /** Stores a logo or screenshot and proposes the colours that it shows. */
+  async proposeColours(bytes: Buffer, name: string): Promise<PaletteAnswer> {
+    const picture = await this.addPicture(bytes, name);
+    return { picture, colours: proposeColours(await this.around.pool.palette(picture.id)) };
+  }
+
+  /** A new kit. Two kits may not have one name, or nobody could tell them apart. */
+  async addBrand(wanted: NewBrand): Promise<Brand> {
+    const logo = wanted.logo === undefined ? undefined : await this.picture(wanted.logo);
+    const brand = makeBrand(this.around.newId(), wanted, logo);
+    if (!brand)
+      throw problem("brand-incomplete", { what: "One of its typefaces is not on the shelf." });
+    await this.around.store.write(async (tx) => {
+      const all = await tx.select().from(brands);
+      const same = all.find((row) => row.document.name.toLowerCase() === brand.name.toLowerCase());
+      if (same) {
+        const what = `There is a brand kit called “${same.document.name}” already; give this one another name.`;
+        throw problem("brand-incomplete", { what });
+      }
+      const created = this.around.now().toISOString();
+      await tx.insert(brands).values({ id: brand.id, document: brand, created });
+    });
+    return brand;
   }
 
   /** Checks and stores a font, as it came. Throws `font-unreadable`. */

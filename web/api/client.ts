@@ -10,6 +10,7 @@ import {
   FontAnswer,
   DeliveryList,
   ImportAnswer,
+  PaletteAnswer,
   PictureList,
   PieceAnswer,
   PlacementList,
@@ -19,7 +20,9 @@ import {
   type BatchRequest,
   type DeliveryRequest,
 } from "../../core/api";
+import { Brand } from "../../core/brand";
 import { PictureFile } from "../../core/files";
+import type { NewBrand } from "../../core/kit";
 import type { Edit } from "../../core/piece";
 
 /** An answer that was not given: the server's sentence, or why it could not be reached. */
@@ -79,6 +82,8 @@ export const api = {
     post(PieceAnswer, `/api/crates/${crate}/pieces`, { from, title }),
   importZip: (file: File) => post(ImportAnswer, "/api/imports", form(file)),
   addPicture: (file: File) => post(PictureFile, "/api/pictures", form(file)),
+  addBrand: (brand: NewBrand) => post(Brand, "/api/brands", brand),
+  proposeColours: (file: File) => post(PaletteAnswer, "/api/palettes", form(file)),
   addFont: (file: File) => post(FontAnswer, "/api/fonts", form(file)),
   piece: (id: string) => get(PieceAnswer, `/api/pieces/${id}`),
   edit: (id: string, edit: Edit, force = false) =>

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { computed, onMounted, watch } from "vue";
+import { computed, onMounted } from "vue";
 import type { Typeface } from "../../core/brand";
 import { contrast } from "../../core/colour";
 import PageBar from "../parts/PageBar.vue";
+import { typefaceName, useTypefaces } from "../parts/use-typeface";
 import { useLibrary } from "../stores/library";
 
 /** A brand kit to look at: colours with their roles, typefaces, logos, voice. */
@@ -16,28 +17,22 @@ onMounted(() => {
 
 const shortName = computed(() => brand.value?.name.split(" ")[0] ?? "");
 
-/** The kit's own files under names of their own, so that the page shows the typefaces themselves. */
-const faceName = (typeface: Typeface): string => `kit-${props.id}-${typeface.family}`;
-
 function sampleStyle(typeface: Typeface) {
   const axes = Object.entries(typeface.faces[0]!.axes).map(([tag, value]) => `"${tag}" ${value}`);
   return {
-    fontFamily: `"${faceName(typeface)}"`,
+    fontFamily: `"${typefaceName(typeface.faces[0]!.file)}"`,
     fontVariationSettings: axes.join(", ") || "normal",
     letterSpacing: `${typeface.tracking}em`,
     textTransform: typeface.case === "upper" ? ("uppercase" as const) : ("none" as const),
   };
 }
 
-watch(
-  brand,
-  async (kit) => {
-    for (const typeface of kit ? [kit.typefaces.headline, kit.typefaces.text] : []) {
-      const face = new FontFace(faceName(typeface), `url(/api/files/${typeface.faces[0]!.file})`);
-      document.fonts.add(await face.load());
-    }
-  },
-  { immediate: true },
+useTypefaces(() =>
+  brand.value
+    ? [brand.value.typefaces.headline, brand.value.typefaces.text].map(
+        ({ faces }) => faces[0]!.file,
+      )
+    : [],
 );
 
 const onColour = (hex: string): string => (contrast(hex, "#FFFFFF") >= 4.5 ? "#FFFFFF" : "#1F2D2A");

@@ -96,6 +96,9 @@ async function startPiece(crate: string, from: string): Promise<void> {
       aria-label="Import a crate"
       @change="importFile"
     />
+    <RouterLink class="button" :to="{ name: 'new-brand' }">
+      <Plus :size="16" aria-hidden="true" /> New brand kit
+    </RouterLink>
     <button class="button" :disabled="library.brands.length === 0" @click="newShown = true">
       <Plus :size="16" aria-hidden="true" /> New crate
     </button>

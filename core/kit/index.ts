@@ -1,0 +1,1 @@
+export { makeBrand, MOST_COLOURS, NewBrand, TypefaceChoice } from "./make";

@@ -1,0 +1,279 @@
+<script setup lang="ts">
+import { Plus } from "@lucide/vue";
+import { computed, onMounted, ref, shallowRef } from "vue";
+import { useRouter } from "vue-router";
+import type { BrandColour } from "../../core/brand";
+import type { FileId } from "../../core/files";
+import { makeBrand, MOST_COLOURS } from "../../core/kit";
+import { api } from "../api/client";
+import ColourRow from "../parts/ColourRow.vue";
+import GraphicTile from "../parts/GraphicTile.vue";
+import PageBar from "../parts/PageBar.vue";
+import TypefaceShelf from "../parts/TypefaceShelf.vue";
+import { useLibrary } from "../stores/library";
+import { useWall } from "../wall/use-wall";
+
+/** A brand kit from nothing: a logo or screenshot proposes the colours, typefaces are picked by feeling. */
+type Row = Omit<BrandColour, "id"> & { key: number; from?: string };
+
+const library = useLibrary();
+const router = useRouter();
+onMounted(() => {
+  if (library.state !== "ready") void library.load();
+});
+
+let keys = 0;
+const row = (colour: Omit<Row, "key">): Row => ({ ...colour, key: ++keys });
+const name = ref("");
+const colours = ref<Row[]>([
+  row({ name: "Ink", hex: "#1D2B28", role: "primary" }),
+  row({ name: "Paper", hex: "#FFFFFF", role: "paper" }),
+]);
+const headline = ref("fraunces");
+const text = ref("figtree");
+const logo = ref<FileId>();
+const reading = ref(false);
+const saving = ref(false);
+const failure = ref("");
+
+async function read(file: File | undefined): Promise<void> {
+  if (!file) return;
+  reading.value = true;
+  failure.value = "";
+  try {
+    const { picture, colours: found } = await api.proposeColours(file);
+    logo.value = picture.id;
+    if (!library.pictures.some(({ id }) => id === picture.id)) await library.load();
+    if (found.length > 0) colours.value = found.map(row);
+    if (!name.value) name.value = nameFrom(file.name);
+  } catch (error) {
+    failure.value = (error as Error).message;
+  } finally {
+    reading.value = false;
+  }
+}
+
+/** “quillmere-logo-dark.svg” is probably Quillmere's. */
+function nameFrom(file: string): string {
+  const words = file
+    .replace(/\.[a-z]+$/i, "")
+    .split(/[-_\s]+/)
+    .filter((word) => !/^(logo|mark|full|on|dark|light|screenshot|final|\d+)$/i.test(word));
+  return words.map((word) => word.charAt(0).toUpperCase() + word.slice(1)).join(" ");
+}
+
+const wanted = computed(() => ({
+  name: name.value.trim() || "A new brand",
+  colours: colours.value.map(({ name: called, hex, role }) => ({
+    name: called.trim() || hex,
+    hex,
+    role,
+  })),
+  headline: { shelf: headline.value },
+  text: { shelf: text.value },
+  ...(logo.value ? { logo: logo.value } : {}),
+}));
+const logoFile = computed(() => library.pictures.find(({ id }) => id === logo.value));
+const draft = computed(() => makeBrand("draft", wanted.value, logoFile.value));
+
+/** Any piece there is, to see the kit at work at once. */
+const sample = computed(() => library.crates.flatMap((crate) => crate.pieces)[0]);
+const piece = computed(() => sample.value && { ...sample.value, brand: "draft", spread: {} });
+const lead = computed(() => library.placementById.get(sample.value?.lead ?? ""));
+const wall = useWall({
+  piece: () => piece.value,
+  brand: () => draft.value,
+  pictures: () => library.pictures,
+});
+
+const dropped = shallowRef(false);
+function drop(event: DragEvent): void {
+  dropped.value = false;
+  void read(event.dataTransfer?.files[0]);
+}
+
+async function make(): Promise<void> {
+  if (!name.value.trim()) {
+    failure.value = "The brand needs a name. Everything else is ready.";
+    return;
+  }
+  saving.value = true;
+  failure.value = "";
+  try {
+    const brand = await api.addBrand(wanted.value);
+    await library.load();
+    await router.push({ name: "brand", params: { id: brand.id } });
+  } catch (error) {
+    failure.value = (error as Error).message;
+  } finally {
+    saving.value = false;
+  }
+}
+</script>
+
+<template>
+  <PageBar title="New brand kit">
+    <button class="button main" :disabled="saving" @click="make">
+      {{ saving ? "Making it …" : "Make the kit" }}
+    </button>
+  </PageBar>
+  <main>
+    <div class="set-up">
+      <p v-if="failure" role="alert" class="failure">{{ failure }}</p>
+      <div class="start">
+        <label class="named">
+          <span class="quiet small">Name of the brand</span>
+          <input v-model="name" class="field" maxlength="80" />
+        </label>
+        <label
+          class="drop"
+          :class="{ over: dropped }"
+          @dragover.prevent="dropped = true"
+          @dragleave="dropped = false"
+          @drop.prevent="drop"
+        >
+          <img v-if="logo" :src="`/api/pictures/${logo}/rendition?width=320`" alt="" />
+          <span>
+            <b>{{ reading ? "Reading its colours …" : "A logo, or a screenshot of the site" }}</b>
+            <span class="quiet small"
+              >Drop it here or choose a file; its colours are proposed below.</span
+            >
+          </span>
+          <input
+            class="hidden-name"
+            type="file"
+            accept="image/*,.svg"
+            aria-label="A logo, or a screenshot of the site"
+            @change="read(($event.target as HTMLInputElement).files?.[0])"
+          />
+        </label>
+      </div>
+      <section aria-label="Colours">
+        <div class="head">
+          <h2>Colours</h2>
+          <button
+            class="button plain"
+            :disabled="colours.length >= MOST_COLOURS"
+            @click="colours.push(row({ name: 'Colour', hex: '#888888', role: 'free' }))"
+          >
+            <Plus :size="16" aria-hidden="true" /> Add a colour
+          </button>
+        </div>
+        <div class="colours">
+          <ColourRow
+            v-for="(colour, index) in colours"
+            :key="colour.key"
+            :model-value="colour"
+            :removable="colours.length > 1"
+            @update:model-value="colours[index] = { ...colour, ...$event }"
+            @remove="colours.splice(index, 1)"
+          />
+        </div>
+      </section>
+      <div class="faces">
+        <TypefaceShelf v-model="headline" label="Headlines" :sample="name" />
+        <TypefaceShelf v-model="text" label="Text" :sample="name" />
+      </div>
+    </div>
+    <aside aria-label="The kit at work">
+      <template v-if="piece && draft && lead">
+        <GraphicTile :wall="wall" :placement="lead" :width="320" label="A piece in the new brand" />
+        <p class="quiet small">“{{ sample?.title }}” in this kit, as it would come out.</p>
+      </template>
+    </aside>
+  </main>
+</template>
+
+<style scoped>
+main {
+  display: grid;
+  grid-template-columns: 1fr 320px;
+  gap: 32px;
+  align-items: start;
+  padding: 24px;
+}
+
+.set-up {
+  display: grid;
+  gap: 24px;
+  min-width: 0;
+}
+
+.failure {
+  padding: 10px 14px;
+  margin: 0;
+  background: var(--berry-tint);
+  color: var(--berry);
+}
+
+.start {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 24px;
+  align-items: end;
+}
+
+.named {
+  display: grid;
+  gap: 4px;
+}
+
+.named .field {
+  min-height: 44px;
+  font: 680 22px/1.2 var(--title);
+}
+
+.drop {
+  position: relative;
+  display: flex;
+  gap: 16px;
+  align-items: center;
+  min-height: 72px;
+  padding: 8px 16px;
+  border: 1px dashed var(--line-strong);
+  border-radius: 4px;
+  cursor: pointer;
+}
+
+.drop:hover,
+.drop.over {
+  border-color: var(--leaf);
+  background: var(--leaf-tint);
+}
+
+.drop:focus-within {
+  outline: 2px solid var(--leaf);
+}
+
+.drop > span {
+  display: grid;
+}
+
+.drop img {
+  max-width: 120px;
+  max-height: 56px;
+}
+
+.head {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  margin-bottom: 8px;
+}
+
+.colours {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(190px, 1fr));
+}
+
+.faces {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 24px;
+}
+
+aside {
+  position: sticky;
+  top: 24px;
+}
+</style>
