@@ -63,6 +63,11 @@ const problems = {
     say: (p: { name: string; why: string }) =>
       `${p.name} cannot be used as a font: ${p.why}. Nothing was stored; choose a TTF, OTF, WOFF, WOFF2 or collection file with outlines.`,
   },
+  "brand-conflict": {
+    status: 409,
+    say: (p: { name: string }) =>
+      `${p.name} was changed in another window meanwhile. Your changes are still on this page and nothing is lost; open the kit again to see the others', and make yours on top.`,
+  },
   "brand-incomplete": {
     status: 400,
     say: (p: { what: string }) =>

@@ -10,6 +10,7 @@ import {
 } from "fastify-type-provider-zod";
 import { Problem, problem } from "../core/problem";
 import { addBatchRoutes } from "./routes/batches";
+import { addBrandRoutes } from "./routes/brands";
 import { addDeliveryRoutes } from "./routes/deliveries";
 import { addLibraryRoutes } from "./routes/library";
 import { addPieceRoutes } from "./routes/pieces";
@@ -70,6 +71,7 @@ export async function makeApp(services: Services, web?: string): Promise<App> {
   await app.register(async (scope) => {
     const routes = typed(scope);
     addPieceRoutes(routes, services);
+    addBrandRoutes(routes, services);
     addLibraryRoutes(routes, services);
     addSpecimenRoutes(routes, services);
     addBatchRoutes(routes, services);

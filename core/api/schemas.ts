@@ -74,6 +74,23 @@ export const SpecimenQuery = z.object({
 });
 export type SpecimenQuery = z.infer<typeof SpecimenQuery>;
 
+/** Formats in which a kit's colours and typefaces can be taken elsewhere. */
+export const ColourFormat = z.enum(["tokens", "css", "palette"]);
+export type ColourFormat = z.infer<typeof ColourFormat>;
+
+/** A kit as it was at a time; `changes` says in words what that version changed. */
+export const BrandVersion = z.object({
+  number: z.number().int(),
+  created: z.string(),
+  changes: z.array(z.string()),
+  document: Brand,
+});
+export type BrandVersion = z.infer<typeof BrandVersion>;
+export const BrandVersionList = z.object({ versions: z.array(BrandVersion) });
+
+/** The kit as it is to be. `version` is the one that was changed: another window's work is not written over. */
+export const BrandChange = z.object({ brand: Brand, version: z.number().int().min(0) });
+
 /** What was read off a logo or screenshot, which is stored as `picture`. */
 export const PaletteAnswer = z.object({
   picture: PictureFile,

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import type { Hex} from "../colour";
+import type { Hex } from "../colour";
 import { luminance } from "../colour";
 import { FileId, type PictureFile } from "../files";
 import { shelfTypeface } from "../shelf";
@@ -63,12 +63,18 @@ function typefaceOf(choice: TypefaceChoice): Typeface | undefined {
 function withIds(colours: Omit<BrandColour, "id">[]): BrandColour[] {
   const taken = new Set<string>();
   return colours.map((colour) => {
-    const plain = colour.name.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, "-") || "colour";
-    let id = plain;
-    for (let n = 2; taken.has(id); n++) id = `${plain}-${n}`;
+    const id = colourId(colour.name, taken);
     taken.add(id);
     return { ...colour, id };
   });
+}
+
+/** An id for a colour of that name which no other has. */
+export function colourId(name: string, taken: ReadonlySet<string>): string {
+  const plain = name.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, "-") || "colour";
+  let id = plain;
+  for (let n = 2; taken.has(id); n++) id = `${plain}-${n}`;
+  return id;
 }
 
 /** Wider than this many times its height, it is read as a whole logo and not as a mark. */

@@ -1,8 +1,5 @@
 import { z } from "zod";
 import {
-  BrandList,
-  FontAnswer,
-  PaletteAnswer,
   ImportAnswer,
   PictureList,
   PlacementList,
@@ -10,20 +7,15 @@ import {
   TableAnswer,
   TableText,
 } from "../../core/api";
-import { Brand } from "../../core/brand";
 import { FileId, PictureFile } from "../../core/files";
-import { NewBrand } from "../../core/kit";
 import { catalogue } from "../../core/placements";
-import { problem } from "../../core/problem";
 import type { Routes, Services } from "../app";
-import { toSfnt } from "../files/sfnt";
 import { readBundle, unzip } from "../imports/bundle";
 import { exportCrate } from "../imports/export";
 import { importBundle } from "../imports/import";
 import { readTableFile, readTableText } from "../imports/tables";
-import { Id, problems } from "./params";
-
-const FOREVER = "public, max-age=31536000, immutable";
+import { FOREVER, Id, problems } from "./params";
+import { upload } from "./upload";
 
 const RenditionQuery = z.object({
   width: z.coerce.number().int().min(1).max(4096),
@@ -38,37 +30,6 @@ export function addLibraryRoutes(routes: Routes, services: Services): void {
     "/api/placements",
     { schema: { summary: "The placement catalogue", response: { 200: PlacementList } } },
     () => ({ checked: catalogue.checked, placements: catalogue.placements }),
-  );
-  routes.get(
-    "/api/brands",
-    { schema: { summary: "All brand kits", response: { 200: BrandList } } },
-    async () => ({ brands: await library.brands() }),
-  );
-  routes.get(
-    "/api/brands/:id",
-    { schema: { summary: "One brand kit", params: Id, response: { 200: Brand, ...problems } } },
-    ({ params }) => library.brand(params.id),
-  );
-  routes.post(
-    "/api/brands",
-    {
-      schema: { summary: "A new brand kit", body: NewBrand, response: { 200: Brand, ...problems } },
-    },
-    ({ body }) => library.addBrand(body),
-  );
-  routes.post(
-    "/api/palettes",
-    {
-      schema: {
-        summary: "Store a logo or screenshot and propose its colours (multipart, one file)",
-        consumes: ["multipart/form-data"],
-        response: { 200: PaletteAnswer, ...problems, ...uploaded },
-      },
-    },
-    async (request) => {
-      const { bytes, name } = await upload(request);
-      return library.proposeColours(bytes, name);
-    },
   );
   routes.get(
     "/api/pictures",
@@ -102,28 +63,6 @@ export function addLibraryRoutes(routes: Routes, services: Services): void {
       const picture = await library.picture(params.id);
       const image = await renditions.get(picture, query.width);
       return reply.header("cache-control", FOREVER).type("image/webp").send(image);
-    },
-  );
-  routes.get(
-    "/api/fonts/:id",
-    { schema: { summary: "A font, stored or shipped, as unpacked OpenType", params: FileParams } },
-    async ({ params }, reply) => {
-      const font = await toSfnt(await around.files.read(params.id));
-      return reply.header("cache-control", FOREVER).type("font/sfnt").send(Buffer.from(font));
-    },
-  );
-  routes.post(
-    "/api/fonts",
-    {
-      schema: {
-        summary: "Check and store a font (multipart, one file)",
-        consumes: ["multipart/form-data"],
-        response: { 200: FontAnswer, ...problems, ...uploaded },
-      },
-    },
-    async (request) => {
-      const { bytes, name } = await upload(request);
-      return library.addFont(bytes, name);
     },
   );
   routes.get(
@@ -190,14 +129,4 @@ export function addLibraryRoutes(routes: Routes, services: Services): void {
         .send(Buffer.from(zip.bytes));
     },
   );
-}
-
-interface Multipart {
-  file(): Promise<{ filename: string; toBuffer(): Promise<Buffer> } | undefined>;
-}
-
-async function upload(request: unknown): Promise<{ bytes: Buffer; name: string }> {
-  const part = await (request as Multipart).file();
-  if (!part) throw problem("request-invalid", { field: "file", why: "a file is needed" });
-  return { bytes: await part.toBuffer(), name: part.filename || "The file" };
 }

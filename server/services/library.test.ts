@@ -1,7 +1,9 @@
 import { expect } from "chai";
 import sharp from "sharp";
 import { exportCrate } from "../imports/export";
+import { readColours } from "../../core/kit";
 import { readBundle, unzip } from "../imports/bundle";
+import { importBundle } from "../imports/import";
 import { testServer, type TestServer } from "../../tests/support/server";
 
 const LOGO = `<svg xmlns="http://www.w3.org/2000/svg" width="400" height="160"><rect width="400" height="160" fill="#ffffff"/><circle cx="80" cy="80" r="60" fill="#5B2A86"/><rect x="170" y="50" width="200" height="24" fill="#5B2A86"/><rect x="170" y="90" width="140" height="20" fill="#F2B705"/></svg>`;
@@ -68,5 +70,71 @@ describe("brand kits", () => {
       await refused({ name: "Other", colours: [{ name: "x", hex: "red", role: "ink" }] }),
     ).to.contain("six hex digits");
     expect(await refused({ name: " " })).to.contain("a brand needs a name");
+  });
+
+  it("are changed for every piece at once, keep what they were, and can be brought back", async () => {
+    const { body: brand } = await server.ask("GET", "/api/brands/quillmere");
+    const change = (hex: string, version: number) => {
+      const colours = brand.colours.map((colour: { id: string }) =>
+        colour.id === "tide" ? { ...colour, hex } : colour,
+      );
+      return server.ask("PUT", "/api/brands/quillmere", { brand: { ...brand, colours }, version });
+    };
+    expect((await change("#15444A", 0)).status).to.equal(200);
+    const late = await change("#000000", 0);
+    expect(late.status).to.equal(409);
+    expect(late.body.message).to.contain("changed in another window");
+    const { body } = await server.ask("GET", "/api/brands/quillmere/versions");
+    expect(body.versions.map(({ changes }: { changes: string[] }) => changes)).to.deep.equal([
+      ["Tide #123A3F → #15444A"],
+      [],
+    ]);
+    const back = await server.ask("PUT", "/api/brands/quillmere", {
+      brand: body.versions[1].document,
+      version: 1,
+    });
+    expect(back.body).to.deep.equal(brand);
+    const again = await server.ask("GET", "/api/brands/quillmere/versions");
+    expect(again.body.versions).to.have.lengthOf(3);
+  });
+
+  it("may only name files that are there", async () => {
+    const { body: brand } = await server.ask("GET", "/api/brands/saltlight");
+    const logos = [{ ...brand.logos[0], file: "0".repeat(64) }];
+    const { status, body } = await server.ask("PUT", "/api/brands/saltlight", {
+      brand: { ...brand, logos },
+      version: 0,
+    });
+    expect(status).to.equal(400);
+    expect(body.code).to.equal("file-missing");
+    expect((await server.ask("GET", "/api/brands/saltlight")).body).to.deep.equal(brand);
+  });
+
+  it("go out as tokens, CSS, a palette and a kit, and the kit comes in again", async () => {
+    const get = (path: string) =>
+      server.app.inject({
+        url: `/api/brands/saltlight/${path}`,
+        headers: { host: "localhost:4310" },
+      });
+    const { body: brand } = await server.ask("GET", "/api/brands/saltlight");
+    for (const as of ["tokens", "css", "palette"]) {
+      const { colours } = readColours((await get(`colours/${as}`)).body);
+      const own = brand.colours.map(({ hex }: { hex: string }) => hex.toUpperCase());
+      expect(
+        colours.map(({ hex }) => hex),
+        as,
+      ).to.deep.equal(own);
+    }
+    expect((await get("colours/oils")).statusCode).to.equal(400);
+    const kit = await get("kit");
+    expect(kit.headers["content-disposition"]).to.contain(".zestkit");
+    const bundle = await readBundle(unzip(kit.rawPayload, "kit.zestkit"));
+    expect(bundle.brands).to.deep.equal([brand]);
+    const { library, around } = server.services;
+    const { brands } = await importBundle(around, library, bundle);
+    expect(brands).to.deep.equal(["saltlight"]);
+    const renamed = { ...bundle, brands: [{ ...brand, name: "Saltlight Two", id: "saltlight" }] };
+    const second = await importBundle(around, library, renamed);
+    expect(second.brands[0]).to.not.equal("saltlight");
   });
 });

@@ -1,13 +1,15 @@
-import { asc, eq, isNotNull } from "drizzle-orm";
-import type { FontAnswer, PaletteAnswer } from "../../core/api";
-import type { Brand } from "../../core/brand";
+import { asc, eq, inArray, isNotNull, max } from "drizzle-orm";
+import type { BrandVersion, FontAnswer, PaletteAnswer } from "../../core/api";
+import { brandFonts, type Brand } from "../../core/brand";
 import type { FileId, PictureFile } from "../../core/files";
-import { makeBrand, type NewBrand } from "../../core/kit";
+import { compareBrands, makeBrand, type NewBrand } from "../../core/kit";
 import { proposeColours } from "../../core/palette";
 import { problem } from "../../core/problem";
+import { shippedFonts } from "../../core/shelf";
 import { inspectFont } from "../imports/fonts";
 import { inspectPicture } from "../render/inspect";
-import { brands, files } from "../store/tables";
+import type { Transaction } from "../store/database";
+import { brands, brandVersions, files } from "../store/tables";
 import type { Surroundings } from "./services";
 
 /** Brands, and the files that brands and pieces use. */
@@ -73,6 +75,48 @@ export class Library {
     return brand;
   }
 
+  /** What a kit has been, newest first; the first kit of all has the number 0. */
+  async brandVersions(id: string): Promise<BrandVersion[]> {
+    await this.brand(id);
+    const rows = await this.around.store.read
+      .select()
+      .from(brandVersions)
+      .where(eq(brandVersions.brand, id))
+      .orderBy(asc(brandVersions.number));
+    const versions = rows.map(({ number, created, document }, i) => {
+      const before = rows[i - 1]?.document;
+      return { number, created, document, changes: before ? compareBrands(before, document) : [] };
+    });
+    return versions.reverse();
+  }
+
+  /** Changes a kit, and keeps what it was. Throws `brand-conflict` when it is not at that version any more. */
+  async changeBrand(id: string, wanted: Brand, version: number): Promise<Brand> {
+    const fonts = brandFonts(wanted);
+    const brand = { ...wanted, id };
+    await this.around.store.write(async (tx) => {
+      const [row] = await tx.select().from(brands).where(eq(brands.id, id));
+      if (!row) throw problem("not-found", { what: "brand", id });
+      await mustHaveFiles(tx, [...fonts, ...brand.logos.map((logo) => logo.file)]);
+      const [last] = await tx
+        .select({ number: max(brandVersions.number) })
+        .from(brandVersions)
+        .where(eq(brandVersions.brand, id));
+      const now = last?.number ?? 0;
+      if (now !== version) throw problem("brand-conflict", { name: row.document.name });
+      const created = this.around.now().toISOString();
+      if (now === 0) {
+        const first = { brand: id, number: 0, document: row.document, created: row.created };
+        await tx.insert(brandVersions).values(first);
+      }
+      await tx
+        .insert(brandVersions)
+        .values({ brand: id, number: now + 1, document: brand, created });
+      await tx.update(brands).set({ document: brand }).where(eq(brands.id, id));
+    });
+    return brand;
+  }
+
   /** Checks and stores a font, as it came. Throws `font-unreadable`. */
   async addFont(bytes: Buffer, name: string): Promise<FontAnswer> {
     const faces = await inspectFont(bytes, name);
@@ -90,4 +134,13 @@ export class Library {
     );
     return id;
   }
+}
+
+/** A kit may only name files that are stored or shipped. */
+async function mustHaveFiles(tx: Transaction, wanted: FileId[]): Promise<void> {
+  const own = [...new Set(wanted)].filter((id) => !shippedFonts.has(id));
+  const found = await tx.select({ id: files.id }).from(files).where(inArray(files.id, own));
+  const known = new Set(found.map(({ id }) => id));
+  const missing = own.find((id) => !known.has(id));
+  if (missing !== undefined) throw problem("file-missing", { document: "The kit", file: missing });
 }

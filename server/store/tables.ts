@@ -21,6 +21,20 @@ export const brands = sqliteTable("brands", {
   created: created(),
 });
 
+/** What a kit was before each change, and what it is; the newest is the kit's own document. */
+export const brandVersions = sqliteTable(
+  "brand_versions",
+  {
+    brand: text("brand")
+      .notNull()
+      .references(() => brands.id),
+    number: integer("number").notNull(),
+    document: text("document", { mode: "json" }).$type<Brand>().notNull(),
+    created: created(),
+  },
+  (table) => [primaryKey({ columns: [table.brand, table.number] })],
+);
+
 /** Every stored file; the bytes lie in the blob folder under the same id. */
 export const files = sqliteTable("files", {
   id: text("id").primaryKey(),

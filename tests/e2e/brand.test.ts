@@ -52,4 +52,57 @@ describe("a brand kit from nothing", () => {
     await page.getByRole("alert").filter({ hasText: "give this one another name" }).waitFor();
     expect(await value.inputValue()).to.equal("#123A3F");
   });
+
+  it("is changed once for every piece, and brought back", async () => {
+    let page = await stage.open("/pieces/late-opening/sizes");
+    await page.locator(".wall canvas").first().waitFor();
+    await settled(page);
+    const before = await page.locator(".wall canvas").first().screenshot();
+    await page.close();
+
+    page = await stage.open("/brands/quillmere");
+    await page.getByRole("button", { name: "Change the kit" }).click();
+    await page.getByRole("textbox", { name: "Value of Tide" }).fill("rgb(90, 20, 60)");
+    await page.getByText("Tide #123A3F → #5A143C").waitFor();
+    const { violations } = await new AxeBuilder({ page }).analyze();
+    expect(violations.map(({ id }) => id)).to.deep.equal([]);
+    await page.getByRole("button", { name: "Save the kit" }).click();
+    await page.getByRole("region", { name: "Versions" }).waitFor();
+    await page.goto(`${stage.program.url}/pieces/late-opening/sizes`);
+    await page.locator(".wall canvas").first().waitFor();
+    await settled(page);
+    expect((await page.locator(".wall canvas").first().screenshot()).equals(before)).to.equal(
+      false,
+    );
+
+    await page.goto(`${stage.program.url}/brands/quillmere`);
+    await page.getByRole("button", { name: "Bring back" }).click();
+    await page.getByText("Tide #5A143C → #123A3F").waitFor();
+    await page.goto(`${stage.program.url}/pieces/late-opening/sizes`);
+    await page.locator(".wall canvas").first().waitFor();
+    await settled(page);
+    expect((await page.locator(".wall canvas").first().screenshot()).equals(before)).to.equal(true);
+  });
+
+  it("takes colours from a file of another program, and goes out in open formats", async () => {
+    const page = await stage.open("/brands/saltlight");
+    const [download] = await Promise.all([
+      page.waitForEvent("download"),
+      page.getByRole("link", { name: "Design tokens" }).click(),
+    ]);
+    expect(download.suggestedFilename()).to.contain("tokens.json");
+    await page.getByRole("button", { name: "Change the kit" }).click();
+    await page.getByLabel("Read colours from a file").setInputFiles({
+      name: "palette.txt",
+      mimeType: "text/plain",
+      buffer: Buffer.from("10 31 92 Deep\n200 30 90 Berry\nnothing"),
+    });
+    await page
+      .getByText("1 of 2 colours taken from palette.txt. Line 3 is not three numbers")
+      .waitFor();
+    expect(await page.getByRole("textbox", { name: "Value of Berry" }).inputValue()).to.equal(
+      "#C81E5A",
+    );
+    await page.getByText("Berry #C81E5A added").waitFor();
+  });
 });

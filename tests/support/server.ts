@@ -16,7 +16,7 @@ export interface TestServer {
   folder: string;
   /** Asks the server without a network; answers status and JSON. */
   ask(
-    method: "GET" | "POST" | "DELETE",
+    method: "GET" | "POST" | "PUT" | "DELETE",
     url: string,
     body?: object,
   ): Promise<{ status: number; body: any }>; // eslint-disable-line @typescript-eslint/no-explicit-any

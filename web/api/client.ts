@@ -4,6 +4,7 @@ import {
   BatchList,
   BatchPlan,
   BrandList,
+  BrandVersionList,
   CrateAnswer,
   CrateList,
   DeliveryAnswer,
@@ -83,6 +84,9 @@ export const api = {
   importZip: (file: File) => post(ImportAnswer, "/api/imports", form(file)),
   addPicture: (file: File) => post(PictureFile, "/api/pictures", form(file)),
   addBrand: (brand: NewBrand) => post(Brand, "/api/brands", brand),
+  changeBrand: (brand: Brand, version: number) =>
+    ask(Brand, "PUT", `/api/brands/${brand.id}`, { brand, version }),
+  brandVersions: (id: string) => get(BrandVersionList, `/api/brands/${id}/versions`),
   proposeColours: (file: File) => post(PaletteAnswer, "/api/palettes", form(file)),
   addFont: (file: File) => post(FontAnswer, "/api/fonts", form(file)),
   piece: (id: string) => get(PieceAnswer, `/api/pieces/${id}`),

@@ -2,7 +2,7 @@
 import { X } from "@lucide/vue";
 import { computed, ref, watch } from "vue";
 import { BrandRole, type BrandColour } from "../../core/brand";
-import { contrast, probablyMeant, readColour } from "../../core/colour";
+import { onColour, probablyMeant, readColour } from "../../core/colour";
 
 /** One colour of a kit: its swatch with name, value and role, each changed in place. `from` says where it came from. */
 const colour = defineModel<Omit<BrandColour, "id"> & { from?: string }>({ required: true });
@@ -18,10 +18,6 @@ watch(
 );
 const wrong = computed(() => readColour(typed.value) === undefined);
 const meant = computed(() => (wrong.value ? probablyMeant(typed.value) : undefined));
-const onColour = computed(() =>
-  contrast(colour.value.hex, "#FFFFFF") >= 4.5 ? "#FFFFFF" : "#1F2D2A",
-);
-
 function type(value: string): void {
   typed.value = value;
   const hex = readColour(value);
@@ -32,7 +28,7 @@ const roles = BrandRole.options;
 </script>
 
 <template>
-  <div class="colour" :style="{ background: colour.hex, color: onColour }">
+  <div class="colour" :style="{ background: colour.hex, color: onColour(colour.hex) }">
     <div class="top">
       <input
         :value="colour.name"
@@ -81,6 +77,10 @@ const roles = BrandRole.options;
   padding: 12px;
   outline: 1px solid var(--line);
   outline-offset: -1px;
+}
+
+.foot {
+  grid-row: 3;
 }
 
 .top,

@@ -1,7 +1,14 @@
 <script setup lang="ts">
-import { computed, onMounted } from "vue";
-import type { Typeface } from "../../core/brand";
-import { contrast } from "../../core/colour";
+import { computed, onMounted, ref, shallowRef, toRaw, watch } from "vue";
+import type { BrandVersion } from "../../core/api";
+import type { Brand, Typeface } from "../../core/brand";
+import { onColour } from "../../core/colour";
+import { compareBrands } from "../../core/kit";
+import { api } from "../api/client";
+import KitColours from "../parts/KitColours.vue";
+import KitPairs from "../parts/KitPairs.vue";
+import KitVersions from "../parts/KitVersions.vue";
+import KitVoice from "../parts/KitVoice.vue";
 import PageBar from "../parts/PageBar.vue";
 import { typefaceName, useTypefaces } from "../parts/use-typeface";
 import { useLibrary } from "../stores/library";
@@ -14,6 +21,43 @@ const brand = computed(() => library.brandById.get(props.id));
 onMounted(() => {
   if (library.state !== "ready") void library.load();
 });
+
+const versions = shallowRef<BrandVersion[]>([]);
+const draft = ref<Brand>();
+const failure = ref("");
+const saving = ref(false);
+
+watch(
+  brand,
+  async (kit) => {
+    if (kit) versions.value = (await api.brandVersions(kit.id)).versions;
+  },
+  { immediate: true },
+);
+
+function begin(): void {
+  draft.value = structuredClone(toRaw(brand.value));
+  failure.value = "";
+}
+
+/** What will change, in words; nothing is saved that is the same. */
+const changes = computed(() =>
+  brand.value && draft.value ? compareBrands(brand.value, draft.value) : [],
+);
+
+async function save(wanted: Brand): Promise<void> {
+  saving.value = true;
+  failure.value = "";
+  try {
+    await api.changeBrand(wanted, versions.value[0]?.number ?? 0);
+    draft.value = undefined;
+    await library.load();
+  } catch (error) {
+    failure.value = (error as Error).message;
+  } finally {
+    saving.value = false;
+  }
+}
 
 const shortName = computed(() => brand.value?.name.split(" ")[0] ?? "");
 
@@ -35,7 +79,6 @@ useTypefaces(() =>
     : [],
 );
 
-const onColour = (hex: string): string => (contrast(hex, "#FFFFFF") >= 4.5 ? "#FFFFFF" : "#1F2D2A");
 const grounds = { light: "paper", dark: "primary" } as const;
 const groundFor = (ground: "light" | "dark"): string =>
   brand.value?.colours.find((colour) => colour.role === grounds[ground])?.hex ??
@@ -48,6 +91,13 @@ const pieces = computed(() =>
 <template>
   <PageBar :title="brand?.name ?? 'Brand kit'">
     <RouterLink v-if="brand" :to="{ name: 'specimen', params: { id } }">Specimen</RouterLink>
+    <template v-if="draft">
+      <button class="button" @click="draft = undefined">Leave it as it was</button>
+      <button class="button main" :disabled="saving || changes.length === 0" @click="save(draft)">
+        {{ saving ? "Saving …" : "Save the kit" }}
+      </button>
+    </template>
+    <button v-else-if="brand" class="button" @click="begin">Change the kit</button>
   </PageBar>
   <main>
     <p v-if="library.state === 'loading'" class="quiet">Opening the brand kit …</p>
@@ -55,7 +105,27 @@ const pieces = computed(() =>
     <p v-else-if="!brand">
       There is no such brand kit. <RouterLink to="/">Go to the crates</RouterLink>
     </p>
+    <template v-else-if="draft">
+      <p v-if="failure" role="alert" class="failure">{{ failure }}</p>
+      <label class="named">
+        Name
+        <input v-model="draft.name" class="field" maxlength="80" />
+      </label>
+      <KitColours v-model="draft.colours" />
+      <div class="columns">
+        <KitPairs :colours="draft.colours" />
+        <KitVoice v-model="draft.voice" />
+      </div>
+      <section aria-label="What changes">
+        <h2>What changes</h2>
+        <p v-if="changes.length === 0" class="quiet">Nothing yet.</p>
+        <ul v-else>
+          <li v-for="change in changes" :key="change">{{ change }}</li>
+        </ul>
+      </section>
+    </template>
     <template v-else>
+      <p v-if="failure" role="alert" class="failure">{{ failure }}</p>
       <section aria-label="Colours" class="colours">
         <div
           v-for="colour in brand.colours"
@@ -117,6 +187,15 @@ const pieces = computed(() =>
           </ul>
         </section>
       </div>
+      <KitPairs :colours="brand.colours" />
+      <section aria-label="Take it along" class="along">
+        <h2>Take it along</h2>
+        <a class="button" :href="`/api/brands/${id}/kit`" download>The kit with its files</a>
+        <a class="button" :href="`/api/brands/${id}/colours/tokens`" download>Design tokens</a>
+        <a class="button" :href="`/api/brands/${id}/colours/css`" download>CSS</a>
+        <a class="button" :href="`/api/brands/${id}/colours/palette`" download>Plain palette</a>
+      </section>
+      <KitVersions :versions="versions" @restore="save($event.document)" />
     </template>
   </main>
 </template>
@@ -126,6 +205,32 @@ main {
   display: grid;
   gap: 32px;
   padding: 24px;
+}
+
+.failure {
+  padding: 10px 14px;
+  margin: 0;
+  background: var(--berry-tint);
+  color: var(--berry);
+}
+
+.along {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+
+.along h2 {
+  flex-basis: 100%;
+  margin-bottom: 0;
+}
+
+.named {
+  display: grid;
+  gap: 4px;
+  max-width: 420px;
+  color: var(--quiet);
+  font-size: 12.5px;
 }
 
 .colours {

@@ -91,7 +91,7 @@ async function startPiece(crate: string, from: string): Promise<void> {
       ref="chooser"
       class="hidden-name"
       type="file"
-      accept=".zip"
+      accept=".zip,.zestkit"
       tabindex="-1"
       aria-label="Import a crate"
       @change="importFile"

@@ -1,33 +1,28 @@
 <script setup lang="ts">
-import { Plus } from "@lucide/vue";
 import { computed, onMounted, ref, shallowRef } from "vue";
 import { useRouter } from "vue-router";
 import type { BrandColour } from "../../core/brand";
 import type { FileId } from "../../core/files";
-import { makeBrand, MOST_COLOURS } from "../../core/kit";
+import { makeBrand } from "../../core/kit";
 import { api } from "../api/client";
-import ColourRow from "../parts/ColourRow.vue";
 import GraphicTile from "../parts/GraphicTile.vue";
+import KitColours from "../parts/KitColours.vue";
 import PageBar from "../parts/PageBar.vue";
 import TypefaceShelf from "../parts/TypefaceShelf.vue";
 import { useLibrary } from "../stores/library";
 import { useWall } from "../wall/use-wall";
 
 /** A brand kit from nothing: a logo or screenshot proposes the colours, typefaces are picked by feeling. */
-type Row = Omit<BrandColour, "id"> & { key: number; from?: string };
-
 const library = useLibrary();
 const router = useRouter();
 onMounted(() => {
   if (library.state !== "ready") void library.load();
 });
 
-let keys = 0;
-const row = (colour: Omit<Row, "key">): Row => ({ ...colour, key: ++keys });
 const name = ref("");
-const colours = ref<Row[]>([
-  row({ name: "Ink", hex: "#1D2B28", role: "primary" }),
-  row({ name: "Paper", hex: "#FFFFFF", role: "paper" }),
+const colours = ref<(BrandColour & { from?: string })[]>([
+  { id: "ink", name: "Ink", hex: "#1D2B28", role: "primary" },
+  { id: "paper", name: "Paper", hex: "#FFFFFF", role: "paper" },
 ]);
 const headline = ref("fraunces");
 const text = ref("figtree");
@@ -44,7 +39,7 @@ async function read(file: File | undefined): Promise<void> {
     const { picture, colours: found } = await api.proposeColours(file);
     logo.value = picture.id;
     if (!library.pictures.some(({ id }) => id === picture.id)) await library.load();
-    if (found.length > 0) colours.value = found.map(row);
+    if (found.length > 0) colours.value = found;
     if (!name.value) name.value = nameFrom(file.name);
   } catch (error) {
     failure.value = (error as Error).message;
@@ -148,28 +143,7 @@ async function make(): Promise<void> {
           />
         </label>
       </div>
-      <section aria-label="Colours">
-        <div class="head">
-          <h2>Colours</h2>
-          <button
-            class="button plain"
-            :disabled="colours.length >= MOST_COLOURS"
-            @click="colours.push(row({ name: 'Colour', hex: '#888888', role: 'free' }))"
-          >
-            <Plus :size="16" aria-hidden="true" /> Add a colour
-          </button>
-        </div>
-        <div class="colours">
-          <ColourRow
-            v-for="(colour, index) in colours"
-            :key="colour.key"
-            :model-value="colour"
-            :removable="colours.length > 1"
-            @update:model-value="colours[index] = { ...colour, ...$event }"
-            @remove="colours.splice(index, 1)"
-          />
-        </div>
-      </section>
+      <KitColours v-model="colours" />
       <div class="faces">
         <TypefaceShelf v-model="headline" label="Headlines" :sample="name" />
         <TypefaceShelf v-model="text" label="Text" :sample="name" />
@@ -252,18 +226,6 @@ main {
 .drop img {
   max-width: 120px;
   max-height: 56px;
-}
-
-.head {
-  display: flex;
-  align-items: center;
-  justify-content: space-between;
-  margin-bottom: 8px;
-}
-
-.colours {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(190px, 1fr));
 }
 
 .faces {
