@@ -48,6 +48,18 @@ const shots: { name: string; path: string; act?: (page: Page) => Promise<void>; 
     },
     { name: "brand", path: "/brands/quillmere" },
     {
+      name: "new-brand",
+      path: "/brands/new",
+      act: async (page) => {
+        const logo = join(root, "demo/saltlight/logos/full-on-light.svg");
+        await page.getByLabel("A logo, or a screenshot of the site").setInputFiles(logo);
+        await page.waitForFunction(() => document.querySelector(".drop img") !== null);
+        await page.getByLabel("Name of the brand").fill("Saltlight Juniors");
+        await page.getByLabel("Feeling of the headlines").selectOption("loud");
+        await page.waitForTimeout(1000);
+      },
+    },
+    {
       name: "specimen",
       path: "/brands/quillmere/specimen",
       act: async (page) => {

@@ -3,12 +3,13 @@ import { demoPiece } from "../../tests/support/demo";
 import {
   applyEdit,
   copyPiece,
+  Edit,
   freeTitle,
   invertEdit,
   joinEdits,
   Piece,
+  onBrand,
   valueNow,
-  type Edit,
 } from "./index";
 
 const piece = demoPiece("quillmere", "opening-announcement");
@@ -91,5 +92,32 @@ describe("a piece", () => {
     expect(freeTitle("Opening", [])).to.equal("Opening");
     expect(freeTitle("Opening", ["Opening", "Opening 2"])).to.equal("Opening 3");
     expect(freeTitle("Opening 2", ["Opening", "Opening 2"])).to.equal("Opening 3");
+  });
+
+  it("put a raw colour or face on brand everywhere, and back", () => {
+    const raw: Piece = {
+      ...piece,
+      arrangement: piece.arrangement.map((node, i) =>
+        i === 0
+          ? {
+              ...node,
+              style: {
+                colour: "#C0FFEE",
+                type: "anton",
+                shadow: { colour: "#c0ffee", x: 0, y: 1, blur: 0, opacity: 1 },
+              },
+            }
+          : node,
+      ),
+      sizes: [{ placement: piece.lead, changes: { n: { style: { colour: "#C0FFEE" } } } }],
+    };
+    const was = { arrangement: raw.arrangement, sizes: raw.sizes };
+    const edit = { kind: "looks", to: onBrand(was, "#C0FFEE", "primary"), was } as const;
+    const after = applyEdit(raw, Edit.parse(edit));
+    expect(JSON.stringify(after).toLowerCase()).to.not.contain("c0ffee");
+    expect(after.arrangement[0]!.style.shadow!.colour).to.equal("primary");
+    expect(after.sizes[0]!.changes.n!.style!.colour).to.equal("primary");
+    expect(applyEdit(after, invertEdit(edit))).to.deep.equal(raw);
+    expect(onBrand(was, "anton", undefined).arrangement[0]!.style.type).to.equal(undefined);
   });
 });

@@ -2,7 +2,9 @@ import { z } from "zod";
 import { Spread } from "../colour";
 import { FileId } from "../files";
 import { problem } from "../problem";
-import { Focus, isPicture, isText, LIMITS, SlotName, type Piece } from "./piece";
+import { Focus, isPicture, isText, LIMITS, Node, Size, SlotName, type Piece } from "./piece";
+
+const LooksValue = z.object({ arrangement: z.array(Node).max(LIMITS.nodes), sizes: z.array(Size) });
 
 /**
  * Every change of a piece passes here as one of these. Each says what was there before (`was`),
@@ -36,6 +38,7 @@ export const Edit = z.discriminatedUnion("kind", [
     to: z.object({ brand: z.string().min(1), spread: Spread }),
     was: z.object({ brand: z.string(), spread: Spread }),
   }),
+  z.object({ kind: z.literal("looks"), to: LooksValue, was: LooksValue }),
   z.object({ kind: z.literal("sizes"), to: z.array(z.string()).min(1), was: z.array(z.string()) }),
 ]);
 export type Edit = z.infer<typeof Edit>;
@@ -56,6 +59,7 @@ export function applyEdit(piece: Piece, edit: Edit): Piece {
     case "title":
       return { ...piece, title: edit.to };
     case "dress":
+    case "looks":
       return { ...piece, ...edit.to };
     case "sizes":
       return withSizes(piece, edit.to);
@@ -83,6 +87,8 @@ export function valueNow(piece: Piece, edit: Edit): Edit["was"] {
       return piece.title;
     case "dress":
       return { brand: piece.brand, spread: piece.spread };
+    case "looks":
+      return { arrangement: piece.arrangement, sizes: piece.sizes };
     case "sizes":
       return piece.sizes.map((size) => size.placement);
   }

@@ -91,7 +91,9 @@ describe("preflight", () => {
       (entry) => entry.piece.id === "opening-announcement",
     )!;
     const arrangement = piece.arrangement.map((node) =>
-      node.id === "headline" ? { ...node, style: { ...node.style, colour: "#FFFFFF" } } : node,
+      node.id === "headline"
+        ? { ...node, style: { ...node.style, colour: "#F7F0E0", type: "figtree" } }
+        : node,
     );
     const message = { ...piece.message, support: { text: "漢 boats" } };
     const changed = { ...piece, arrangement, message };
@@ -99,7 +101,12 @@ describe("preflight", () => {
     expect(findings.map((finding) => finding.code)).to.include.members([
       "raw-colour",
       "no-such-character",
+      "raw-face",
     ]);
+    const colour = findings.find(({ code }) => code === "raw-colour")!;
+    expect(colour.mend).to.deep.equal({ from: "#F7F0E0", to: "paper", name: "Paper" });
+    expect(colour.measured).to.be.within(0.1, 2);
+    expect(wordingOf(colour).text).to.contain("Paper");
   });
 
   it("has words for every finding", () => {

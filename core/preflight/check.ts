@@ -1,7 +1,8 @@
-import { contrastNeeded, contrast, luminance, luminanceContrast } from "../colour";
+import { contrastNeeded, contrast, difference, luminance, luminanceContrast } from "../colour";
 import { area, bottom, contains, intersect, overlaps, right, turned, type Box } from "../geometry";
 import { cssPerPixel, keptArea } from "../placements";
 import { groundBehind, type Layout, type Placed } from "../refit";
+import type { ResolvedPiece } from "../resolve";
 import { missingCharacters } from "../type";
 import type { Finding } from "./finding";
 
@@ -17,13 +18,24 @@ export function check(layout: Layout): Finding[] {
     ...layout.placed.flatMap((item, index) => checkOne(layout, item, index)),
     ...checkOverlaps(layout),
     ...checkLeftOut(layout),
-    ...layout.resolved.raw.map(({ node, what, value }): Finding => ({
-      code: what === "face" ? "raw-face" : "raw-colour",
-      level: "look-again",
-      node,
-      about: value,
-    })),
+    ...layout.resolved.raw.map((raw) => checkRaw(layout, raw)),
   ];
+}
+
+/** What is not the brand's, with what of the brand's comes nearest. */
+function checkRaw(
+  { resolved }: Layout,
+  { node, what, value }: ResolvedPiece["raw"][number],
+): Finding {
+  const base = { level: "look-again", node, about: value } as const;
+  if (what === "face") {
+    return { ...base, code: "raw-face", mend: { from: value, name: "the brand's typeface" } };
+  }
+  const near = resolved.brand.colours
+    .map(({ id, name, hex }) => ({ id, name, apart: difference(hex, value) }))
+    .sort((a, b) => a.apart - b.apart)[0]!;
+  const mend = { from: value, to: near.id, name: near.name };
+  return { ...base, code: "raw-colour", measured: near.apart, needed: 0, mend };
 }
 
 function checkOne(layout: Layout, item: Placed, index: number): Finding[] {

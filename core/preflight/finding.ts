@@ -31,6 +31,8 @@ export const Finding = z.object({
   unit: z.enum(["px", "css-px", "ratio", "percent"]).optional(),
   /** What it is about: the other node, the crop, the characters. */
   about: z.string().optional(),
+  /** What would set it right at once: the raw value, and the brand's token with its name. */
+  mend: z.object({ from: z.string(), to: z.string().optional(), name: z.string() }).optional(),
 });
 export type Finding = z.infer<typeof Finding>;
 export const findingCodes = codes;

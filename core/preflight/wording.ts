@@ -60,9 +60,9 @@ const wordings: Record<Finding["code"], (finding: Finding, who: string) => Wordi
     title: `${who} has characters that no typeface has`,
     text: `Neither the brand's typefaces nor the shipped ones have ${about}. Leave it out or write it another way.`,
   }),
-  "raw-colour": ({ about }) => ({
+  "raw-colour": ({ about, measured, mend }) => ({
     title: "A colour that is not the brand's",
-    text: `${about} is written into the design. Choose one of the brand's colours.`,
+    text: `${about} is written into the design. The nearest of the brand's is ${mend?.name ?? "unknown"}, a difference of ${number(measured, 1)} (ΔE00; from about 2 one sees it).`,
   }),
   "raw-face": ({ about }) => ({
     title: "A typeface that is not the brand's",

@@ -1,6 +1,7 @@
 import { AxeBuilder } from "@axe-core/playwright";
 import { expect } from "chai";
 import { join } from "node:path";
+import type { PieceAnswer } from "../../core/api";
 import { demoFolder } from "../support/demo";
 import { settled } from "../support/browser";
 import { Stage } from "../support/stage";
@@ -82,6 +83,28 @@ describe("a brand kit from nothing", () => {
     await page.locator(".wall canvas").first().waitFor();
     await settled(page);
     expect((await page.locator(".wall canvas").first().screenshot()).equals(before)).to.equal(true);
+  });
+
+  it("puts a colour that is not its own right with one click, and back with undo", async () => {
+    const { program } = stage;
+    const { piece } = await program.ask<PieceAnswer>("/api/pieces/family-workshop");
+    const was = { arrangement: piece.arrangement, sizes: piece.sizes };
+    const arrangement = piece.arrangement.map((node) =>
+      node.role === "headline" ? { ...node, style: { ...node.style, colour: "#F5EDE0" } } : node,
+    );
+    await program.ask("/api/pieces/family-workshop/edits", {
+      edit: { kind: "looks", to: { arrangement, sizes: piece.sizes }, was },
+    });
+    const page = await stage.open("/pieces/family-workshop/preflight");
+    await page.getByText("The nearest of the brand's is Paper").first().waitFor();
+    await page.getByRole("button", { name: "Use Paper" }).first().click();
+    await page.getByText("A colour that is not the brand's").first().waitFor({ state: "detached" });
+    await page
+      .getByRole("status")
+      .filter({ hasText: /^Saved$/ })
+      .waitFor();
+    await page.locator("body").press("Control+z");
+    await page.getByText("A colour that is not the brand's").first().waitFor();
   });
 
   it("takes colours from a file of another program, and goes out in open formats", async () => {

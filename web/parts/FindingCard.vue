@@ -1,10 +1,22 @@
 <script setup lang="ts">
 import { computed } from "vue";
+import { onBrand } from "../../core/piece";
 import { wordingOf, type Finding } from "../../core/preflight";
+import { usePiece } from "../stores/piece";
 
 /** A finding in words; it can be pointed at on its size. */
 const props = defineProps<{ finding: Finding; pointed?: boolean }>();
 const emit = defineEmits<{ point: [] }>();
+
+const open = usePiece();
+
+/** Sets it right everywhere in the piece; one step of undo brings it back. */
+function mend({ from, to }: NonNullable<Finding["mend"]>): void {
+  if (!open.piece) return;
+  const { arrangement, sizes } = open.piece;
+  const was = { arrangement, sizes };
+  open.change({ kind: "looks", to: onBrand(was, from, to), was });
+}
 
 const words = computed(() => wordingOf(props.finding));
 const levels = { "must-fix": "Must fix", "look-again": "Look again", note: "Note" } as const;
@@ -26,6 +38,9 @@ const levels = { "must-fix": "Must fix", "look-again": "Look again", note: "Note
       {{ words.title }}
     </h3>
     <p class="quiet">{{ words.text }}</p>
+    <button v-if="finding.mend" class="button" @click="mend(finding.mend)">
+      Use {{ finding.mend.name }}
+    </button>
     <button v-if="finding.node" class="button" :aria-pressed="pointed" @click="emit('point')">
       {{ pointed ? "Stop pointing" : "Point at it" }}
     </button>
