@@ -10,6 +10,7 @@ import type {
   SceneItem,
   SceneRun,
   Shade,
+  Turn,
 } from "../scene";
 
 /** A developed picture as a `data:` address, and where it is painted, in the scene's pixels. */
@@ -44,6 +45,9 @@ const n = (value: number): string => String(Math.round(value * 1000) / 1000);
 const escaped = (text: string): string =>
   text.replace(/&/g, "&amp;").replace(/</g, "&lt;").replace(/>/g, "&gt;").replace(/"/g, "&quot;");
 
+const turned = (inside: string, { degrees, about }: Turn): string =>
+  `<g transform="rotate(${n(degrees)} ${n(about.x)} ${n(about.y)})">${inside}</g>`;
+
 /** The document as it is written: what is defined once, and the items. */
 class Sheet {
   private readonly definitions: string[] = [];
@@ -59,8 +63,10 @@ class Sheet {
     return `<defs>${style}${this.definitions.join("")}</defs>`;
   }
 
+  /** A shadow falls the same way however its item is turned, so the turn is inside. */
   item(item: SceneItem): string {
-    return `<g${this.groupAttributes(item)}>${this.inside(item)}</g>`;
+    const inside = this.inside(item);
+    return `<g${this.groupAttributes(item)}>${item.turn ? turned(inside, item.turn) : inside}</g>`;
   }
 
   private inside(item: SceneItem): string {
@@ -74,16 +80,11 @@ class Sheet {
     }
   }
 
-  private groupAttributes({ opacity, turn, blend, shade }: SceneItem): string {
-    const filter = shade ? ` filter="url(#${this.shade(shade)})"` : "";
-    const turned = turn
-      ? ` transform="rotate(${n(turn.degrees)} ${n(turn.about.x)} ${n(turn.about.y)})"`
-      : "";
+  private groupAttributes({ opacity, blend, shade }: SceneItem): string {
     return [
       opacity < 1 ? ` opacity="${n(opacity)}"` : "",
       blend ? ` style="mix-blend-mode:${blend}"` : "",
-      turned,
-      filter,
+      shade ? ` filter="url(#${this.shade(shade)})"` : "",
     ].join("");
   }
 

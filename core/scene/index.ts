@@ -11,4 +11,5 @@ export {
   type SceneItem,
   type SceneRun,
   type Shade,
+  type Turn,
 } from "./scene";

@@ -31,6 +31,7 @@ export const usePiece = defineStore("piece", () => {
   let queue = new EditQueue(localStorage, "unsaved");
   let timer: ReturnType<typeof setTimeout> | undefined;
   let sending = false;
+  let saving: Promise<void> = Promise.resolve();
   let events: EventSource | undefined;
 
   /** Where the piece goes, in the order of the wall. */
@@ -103,9 +104,16 @@ export const usePiece = defineStore("piece", () => {
     timer = setTimeout(() => void save(), SAVE_AFTER);
   }
 
-  async function save(force = false): Promise<void> {
+  /** Answers when what waits has been sent, or cannot be sent now; whoever asks meanwhile waits for the same. */
+  function save(force = false): Promise<void> {
     clearTimeout(timer);
-    if (sending || (conflict.value && !force)) return;
+    if (sending) return saving;
+    if (conflict.value && !force) return Promise.resolve();
+    saving = send(force);
+    return saving;
+  }
+
+  async function send(force: boolean): Promise<void> {
     sending = true;
     try {
       while (queue.first && piece.value) {
