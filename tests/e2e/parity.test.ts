@@ -21,7 +21,7 @@ import {
 const MOST_DIFFERENCE = 4;
 const MOST_SHARE = 0.03;
 /** Whole sizes are compared at a scale at which their longer side has this many pixels. */
-const LONGEST = 480;
+const LONGEST = 640;
 /** Sizes that fit the workbench at one pixel a pixel. */
 const SIZES = ["ad-medium-rectangle", "ad-wide-skyscraper", "ad-phone-banner"];
 
