@@ -3,5 +3,5 @@ export { AdjustStyle } from "./adjust-style";
 export { containedIn, cropTo, focusInFrame, focusShown, type Placing } from "./crop";
 export { develop, type Developing, type Shown } from "./develop";
 export { draftLevel, pixelBox } from "./levels";
-export { sample, type Raster, type View } from "./raster";
+export { rasterOf, sample, type Raster, type View } from "./raster";
 export { readTones, toneOf, type GroundTone } from "./tones";

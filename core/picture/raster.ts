@@ -8,6 +8,13 @@ export interface Raster {
   opaque: boolean;
 }
 
+/** Decoded RGBA pixels as a raster. */
+export function rasterOf(data: Uint8ClampedArray, width: number, height: number): Raster {
+  let opaque = true;
+  for (let i = 3; opaque && i < data.length; i += 4) opaque = data[i] === 255;
+  return { data, width, height, opaque };
+}
+
 /** What is shown of a picture. `crop` is in pixels of the raster, before the turn about its own middle. */
 export interface View {
   crop: Box;

@@ -1,6 +1,6 @@
 import sharp, { type Sharp } from "sharp";
 import type { PictureFile } from "../../core/files";
-import type { Raster } from "../../core/picture";
+import { rasterOf, type Raster } from "../../core/picture";
 
 type Whole = Pick<PictureFile, "width" | "height" | "vector">;
 
@@ -11,23 +11,21 @@ type Whole = Pick<PictureFile, "width" | "height" | "vector">;
 export async function copyAt(bytes: Buffer, picture: Whole, width: number): Promise<Raster> {
   const height = Math.max(1, Math.round((width * picture.height) / picture.width));
   const image = picture.vector ? drawn(bytes, width / picture.width) : sharp(bytes).rotate();
-  const { data, info } = await image
-    .resize(width, height, { fit: "fill", kernel: "lanczos3" })
-    .ensureAlpha()
-    .toColourspace("srgb")
-    .raw()
-    .toBuffer({ resolveWithObject: true });
-  const pixels = new Uint8ClampedArray(data.buffer, data.byteOffset, data.byteLength);
-  return { data: pixels, width: info.width, height: info.height, opaque: isOpaque(pixels) };
+  return decoded(image.resize(width, height, { fit: "fill", kernel: "lanczos3" }));
 }
 
 /** A vector is drawn at the size that is needed, not enlarged from its own. SVG's own pixel is 1/96 inch at 72 dpi here. */
 const drawn = (bytes: Buffer, scale: number): Sharp =>
   sharp(bytes, { density: Math.min(7200, 72 * Math.max(1, scale)) });
 
-function isOpaque(pixels: Uint8ClampedArray): boolean {
-  for (let i = 3; i < pixels.length; i += 4) if (pixels[i] !== 255) return false;
-  return true;
+async function decoded(image: Sharp): Promise<Raster> {
+  const { data, info } = await image
+    .ensureAlpha()
+    .toColourspace("srgb")
+    .raw()
+    .toBuffer({ resolveWithObject: true });
+  const pixels = new Uint8ClampedArray(data.buffer, data.byteOffset, data.byteLength);
+  return rasterOf(pixels, info.width, info.height);
 }
 
 /** A longer side than this tells no more of a picture's colours. */
@@ -35,17 +33,6 @@ const MOST_SAMPLED = 1600;
 
 /** A picture's pixels at a size that is quick to read: no softening, so that flat colours stay exact. */
 export async function samplePixels(bytes: Buffer): Promise<Raster> {
-  const { data, info } = await sharp(bytes, { density: 192 })
-    .rotate()
-    .resize(MOST_SAMPLED, MOST_SAMPLED, {
-      fit: "inside",
-      withoutEnlargement: true,
-      kernel: "nearest",
-    })
-    .ensureAlpha()
-    .toColourspace("srgb")
-    .raw()
-    .toBuffer({ resolveWithObject: true });
-  const pixels = new Uint8ClampedArray(data.buffer, data.byteOffset, data.byteLength);
-  return { data: pixels, width: info.width, height: info.height, opaque: isOpaque(pixels) };
+  const room = { fit: "inside", withoutEnlargement: true, kernel: "nearest" } as const;
+  return decoded(sharp(bytes, { density: 192 }).rotate().resize(MOST_SAMPLED, MOST_SAMPLED, room));
 }

@@ -3,6 +3,7 @@ import { join } from "node:path";
 import sharp from "sharp";
 import type { PictureFile } from "../../core/files";
 import { writeWhole } from "../files/blobs";
+import { Kept } from "../render/kept";
 import { copyAt } from "../render/rendition";
 import type { Surroundings } from "./services";
 
@@ -10,23 +11,14 @@ const MOST_KEPT = 80;
 
 /** Whole pictures scaled to a width, for screens. Each is made once and kept on disk by content. */
 export class Renditions {
-  private readonly kept = new Map<string, Promise<Buffer>>();
+  private readonly kept = new Kept<Buffer>(MOST_KEPT);
 
   constructor(private readonly around: Surroundings) {}
 
   /** WebP without loss, `width` pixels wide, or the picture's own width when that is less and it is no vector. */
   get(picture: PictureFile, width: number): Promise<Buffer> {
     const wide = picture.vector ? width : Math.min(width, picture.width);
-    const key = `${picture.id}|${wide}`;
-    let made = this.kept.get(key);
-    if (!made) {
-      made = this.make(picture, wide);
-      made.catch(() => this.kept.delete(key));
-      const [oldest] = this.kept.keys();
-      if (this.kept.size >= MOST_KEPT && oldest !== undefined) this.kept.delete(oldest);
-      this.kept.set(key, made);
-    }
-    return made;
+    return this.kept.get(`${picture.id}|${wide}`, () => this.make(picture, wide));
   }
 
   private async make(picture: PictureFile, width: number): Promise<Buffer> {

@@ -5,10 +5,9 @@ import type { Brand, Typeface } from "../../core/brand";
 import { onColour } from "../../core/colour";
 import { compareBrands } from "../../core/kit";
 import { api } from "../api/client";
-import KitColours from "../parts/KitColours.vue";
+import KitEditor from "../parts/KitEditor.vue";
 import KitPairs from "../parts/KitPairs.vue";
 import KitVersions from "../parts/KitVersions.vue";
-import KitVoice from "../parts/KitVoice.vue";
 import PageBar from "../parts/PageBar.vue";
 import { typefaceName, useTypefaces } from "../parts/use-typeface";
 import { useLibrary } from "../stores/library";
@@ -105,25 +104,7 @@ const pieces = computed(() =>
     <p v-else-if="!brand">
       There is no such brand kit. <RouterLink to="/">Go to the crates</RouterLink>
     </p>
-    <template v-else-if="draft">
-      <p v-if="failure" role="alert" class="failure">{{ failure }}</p>
-      <label class="named">
-        Name
-        <input v-model="draft.name" class="field" maxlength="80" />
-      </label>
-      <KitColours v-model="draft.colours" />
-      <div class="columns">
-        <KitPairs :colours="draft.colours" />
-        <KitVoice v-model="draft.voice" />
-      </div>
-      <section aria-label="What changes">
-        <h2>What changes</h2>
-        <p v-if="changes.length === 0" class="quiet">Nothing yet.</p>
-        <ul v-else>
-          <li v-for="change in changes" :key="change">{{ change }}</li>
-        </ul>
-      </section>
-    </template>
+    <KitEditor v-else-if="draft" v-model="draft" :changes="changes" :failure="failure" />
     <template v-else>
       <p v-if="failure" role="alert" class="failure">{{ failure }}</p>
       <section aria-label="Colours" class="colours">
@@ -223,14 +204,6 @@ main {
 .along h2 {
   flex-basis: 100%;
   margin-bottom: 0;
-}
-
-.named {
-  display: grid;
-  gap: 4px;
-  max-width: 420px;
-  color: var(--quiet);
-  font-size: 12.5px;
 }
 
 .colours {

@@ -5,6 +5,7 @@ import {
   adjustKey,
   develop,
   draftLevel,
+  rasterOf,
   type Developing,
   type Raster,
 } from "../../core/picture";
@@ -147,12 +148,7 @@ async function load(id: FileId, level: number): Promise<Raster> {
   })!;
   context.drawImage(bitmap, 0, 0);
   const { data } = context.getImageData(0, 0, width, height);
-  return { data, width, height, opaque: isOpaque(data) };
-}
-
-function isOpaque(data: Uint8ClampedArray): boolean {
-  for (let i = 3; i < data.length; i += 4) if (data[i] !== 255) return false;
-  return true;
+  return rasterOf(data, width, height);
 }
 
 function canvasOf({ data, width, height }: Raster): OffscreenCanvas {
