@@ -46,6 +46,17 @@ const hasChanges = (piece: Piece, placement: string): boolean =>
   piece.sizes.some((size) => size.placement === placement && Object.keys(size.changes).length > 0);
 
 function finishScene(resolved: ResolvedPiece, placement: Placement): Made {
-  const layout = refit(resolved, placement);
+  const layout = refit(resolved, withHouseMargin(placement, resolved.brand));
   return { layout, scene: compose(layout) };
+}
+
+/** A house margin that is too wide for a small frame is held at this share of its short side. */
+const WIDEST_MARGIN = 0.2;
+
+/** The placement with the brand's own, wider margins. */
+function withHouseMargin(placement: Placement, { defaults }: Brand): Placement {
+  if (defaults.marginScale === 1) return placement;
+  const most = WIDEST_MARGIN * Math.min(placement.width, placement.height);
+  const wider = Math.min(placement.margin * defaults.marginScale, most);
+  return { ...placement, margin: Math.max(placement.margin, Math.round(wider)) };
 }

@@ -58,6 +58,16 @@ const problems = {
     say: (p: { name: string; found: string }) =>
       `${p.name} holds ${p.found}, which a picture has no need of. It was not stored; save it again as a plain SVG, or as PNG.`,
   },
+  "svg-text": {
+    status: 422,
+    say: (p: { name: string }) =>
+      `${p.name} holds words as text, which come out in another typeface on each machine. It was not stored; turn the words into outlines where it was drawn, and save it again.`,
+  },
+  "svg-too-complex": {
+    status: 413,
+    say: (p: { name: string; elements: number; most: number }) =>
+      `${p.name} has ${p.elements.toLocaleString("en")} elements; at most ${p.most.toLocaleString("en")} are painted in good time. It was not stored; simplify it where it was drawn, or save it as PNG.`,
+  },
   "font-unreadable": {
     status: 422,
     say: (p: { name: string; why: string }) =>
@@ -72,6 +82,21 @@ const problems = {
     status: 400,
     say: (p: { what: string }) =>
       `${p.what} Nothing was stored; what you have set up is still on the page.`,
+  },
+  "brand-locked": {
+    status: 403,
+    say: (p: { name: string }) =>
+      `${p.name} is locked, and this is not its key. The kit is as it was and your changes are still on the page; ask whoever locked it.`,
+  },
+  "brand-in-use": {
+    status: 409,
+    say: (p: { name: string; uses: string }) =>
+      `${p.name} is worn by ${p.uses}. Nothing was deleted; choose the brand that they shall wear instead.`,
+  },
+  "logo-impossible": {
+    status: 422,
+    say: (p: { name: string; why: string }) =>
+      `${p.name}: ${p.why}. The logo is as it was; use a file with a transparent ground.`,
   },
   "file-too-large": {
     status: 413,

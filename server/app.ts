@@ -20,6 +20,7 @@ import { refuseStrangers } from "./routes/origin";
 import { serveWeb } from "./routes/web";
 import { Batches } from "./services/batches";
 import { Deliveries } from "./services/deliveries";
+import { Kits } from "./services/kits";
 import { Library } from "./services/library";
 import { Pieces } from "./services/pieces";
 import { Renditions } from "./services/renditions";
@@ -33,6 +34,7 @@ export interface Services {
   around: Surroundings;
   pieces: Pieces;
   library: Library;
+  kits: Kits;
   batches: Batches;
   deliveries: Deliveries;
   renditions: Renditions;
@@ -44,11 +46,12 @@ export const MOST_UPLOAD = 60 * 1024 * 1024;
 export function makeServices(around: Surroundings): Services {
   const pieces = new Pieces(around);
   const library = new Library(around);
+  const kits = new Kits(around, library, pieces);
   const batches = new Batches(around, pieces, library);
   const deliveries = new Deliveries(around, pieces, library, batches);
   const renditions = new Renditions(around);
   const specimens = new Specimens(around, library);
-  return { around, pieces, library, batches, deliveries, renditions, specimens };
+  return { around, pieces, library, kits, batches, deliveries, renditions, specimens };
 }
 
 /** The HTTP door: thin routes over the services, and the built interface when `web` names its folder. */

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { Pairing, Pattern, Table, TableNote } from "../batch";
 import { Brand, BrandColour } from "../brand";
+import { Hex } from "../colour";
 import { FileId, PictureFile } from "../files";
 import { Crate, Edit, LIMITS, Piece, SlotName } from "../piece";
 import { Placement } from "../placements";
@@ -9,7 +10,8 @@ import { problemCodes } from "../problem";
 /** Every error's body: the sentence is `message`. */
 export const ProblemAnswer = z.object({ code: z.enum(problemCodes), message: z.string() });
 
-export const BrandList = z.object({ brands: z.array(Brand) });
+/** `locked` names the kits that can only be changed with their key. */
+export const BrandList = z.object({ brands: z.array(Brand), locked: z.array(z.string()) });
 export const PlacementList = z.object({ checked: z.string(), placements: z.array(Placement) });
 
 export const CrateAnswer = Crate.extend({ pieces: z.array(Piece) });
@@ -89,7 +91,52 @@ export type BrandVersion = z.infer<typeof BrandVersion>;
 export const BrandVersionList = z.object({ versions: z.array(BrandVersion) });
 
 /** The kit as it is to be. `version` is the one that was changed: another window's work is not written over. */
-export const BrandChange = z.object({ brand: Brand, version: z.number().int().min(0) });
+export const BrandChange = z.object({
+  brand: Brand,
+  version: z.number().int().min(0),
+  /** Of a locked kit. */
+  key: z.string().optional(),
+});
+
+/** The key that a kit is locked with, or unlocked by. */
+export const BrandKey = z.object({
+  key: z.string().min(4, "a key has at least 4 characters").max(100),
+});
+
+/** A kit that pieces wear can only be deleted when they are given another to wear. */
+export const BrandDeletion = z.object({
+  instead: z.string().optional(),
+  key: z.string().optional(),
+});
+
+/** What was dressed anew, with what to look at. */
+export const DressAnswer = z.object({
+  pieces: z.array(z.object({ id: z.string(), title: z.string(), notes: z.array(z.string()) })),
+});
+export type DressAnswer = z.infer<typeof DressAnswer>;
+export const DressRequest = z.object({ brand: z.string().min(1) });
+
+/** What was made for handing over before something that it shows was changed; `why` says what. */
+export const OutdatedList = z.object({
+  outdated: z.array(
+    z.object({
+      kind: z.enum(["delivery", "batch"]),
+      id: z.string(),
+      piece: z.string(),
+      title: z.string(),
+      created: z.string(),
+      why: z.array(z.string()),
+    }),
+  ),
+});
+export type OutdatedList = z.infer<typeof OutdatedList>;
+
+/** Another version of a logo: cut out of its flat ground, or filled with one colour. */
+export const LogoWish = z.discriminatedUnion("as", [
+  z.object({ as: z.literal("without-ground") }),
+  z.object({ as: z.literal("one-colour"), hex: Hex }),
+]);
+export type LogoWish = z.infer<typeof LogoWish>;
 
 /** What was read off a logo or screenshot, which is stored as `picture`. */
 export const PaletteAnswer = z.object({

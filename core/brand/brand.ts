@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { Spread } from "../colour";
 import { Hex } from "../colour/colour";
 import { FileId } from "../files";
 
@@ -36,14 +37,24 @@ export const Typeface = z.object({
 });
 export type Typeface = z.infer<typeof Typeface>;
 
-/** `ground` is the ground it may stand on; `leastWidth` is in CSS pixels on the viewer's screen. */
+/**
+ * One version of the logo. `ground` is what it may stand on; `ink` says whether it is in its own colours or
+ * in one; `clear` is the space to keep round it, as a share of its height; `leastWidth` is in CSS pixels on
+ * the viewer's screen.
+ */
 export const Logo = z.object({
   kind: z.enum(["full", "mark"]),
-  ground: z.enum(["light", "dark"]),
+  ink: z.enum(["own", "one-colour"]).default("own"),
+  ground: z.enum(["light", "dark", "any"]),
   file: FileId,
+  clear: z.number().min(0).max(1).default(0.25),
   leastWidth: z.number().positive().default(16),
 });
 export type Logo = z.infer<typeof Logo>;
+
+/** A version of a logo as a person calls it. */
+export const logoName = ({ kind, ink, ground }: Logo): string =>
+  `${ink === "one-colour" ? "one-colour " : ""}${kind === "full" ? "full logo" : "mark"} for ${ground} ground${ground === "any" ? "" : "s"}`;
 
 export const Treatment = z.discriminatedUnion("kind", [
   z.object({ kind: z.literal("none") }),
@@ -57,13 +68,16 @@ export const Brand = z.object({
   id: z.string().min(1),
   name: z.string().min(1),
   colours: z.array(BrandColour).min(1),
-  typefaces: z.object({ headline: Typeface, text: Typeface }),
+  typefaces: z.object({ headline: Typeface, text: Typeface, accent: Typeface.optional() }),
   logos: z.array(Logo).default([]),
   voice: z
     .object({
       handle: z.string().default(""),
       site: z.string().default(""),
       callsToAction: z.array(z.string()).default([]),
+      hashtags: z.array(z.string()).default([]),
+      /** Words and phrases that this brand never says. */
+      avoid: z.array(z.string()).default([]),
       tone: z.string().default(""),
     })
     .prefault({}),
@@ -71,16 +85,23 @@ export const Brand = z.object({
     .object({
       corner: z.enum(["square", "soft", "round"]).default("square"),
       treatment: Treatment.default({ kind: "none" }),
+      /** The least opacity of what is laid between words and a picture, 0..1. */
+      plateStrength: z.number().min(0).max(1).default(0),
+      /** Times the margin that a placement asks for; never less than that. */
+      marginScale: z.number().min(1).max(2).default(1),
     })
     .prefault({}),
+  /** Ways of spreading the colours that the brand likes best; they come before all others. */
+  spreads: z.array(Spread).max(24).default([]),
 });
 export type Brand = z.infer<typeof Brand>;
 
+export const typefacesOf = ({ typefaces: { headline, text, accent } }: Brand): Typeface[] =>
+  accent ? [headline, text, accent] : [headline, text];
+
 /** Every file that a brand needs before a piece of it can be laid out. */
 export const brandFonts = (brand: Brand): FileId[] => [
-  ...new Set(
-    [brand.typefaces.headline, brand.typefaces.text].flatMap((t) => t.faces.map((f) => f.file)),
-  ),
+  ...new Set(typefacesOf(brand).flatMap(({ faces }) => faces.map(({ file }) => file))),
 ];
 
 export const brandFiles = (brand: Brand): FileId[] => [

@@ -1,26 +1,41 @@
-import { ColourRole, Hex, luminance, spreads, type Spread } from "../colour";
+import { ColourRole, Hex, hexOf, luminance, sameSpread, spreads, type Spread } from "../colour";
 import type { Brand, Logo } from "./brand";
 
 /** The colours of one piece, by the part they colour. Full, so that every part can be painted. */
 export type Palette = Record<ColourRole, Hex>;
 
-/** The spread that a piece of this brand takes when it does not choose one. */
-export function defaultSpread(brand: Brand): Spread {
-  let spread = defaultSpreads.get(brand);
-  if (!spread) defaultSpreads.set(brand, (spread = spreads(brand.colours)[0] ?? {}));
-  return spread;
+/** The spreads that are pinned to the kit, then all others that read. Kept by brand. */
+export function brandSpreads(brand: Brand): Spread[] {
+  let all = known.get(brand);
+  if (!all) {
+    const pinned = brand.spreads.map(wholeSpread(brand));
+    const rest = spreads(brand.colours).filter(
+      (spread) => !pinned.some((one) => sameSpread(one, spread)),
+    );
+    known.set(brand, (all = [...pinned, ...rest]));
+  }
+  return all;
 }
 
-const defaultSpreads = new WeakMap<Brand, Spread>();
+const known = new WeakMap<Brand, Spread[]>();
+
+/** A pinned spread without the colours that were taken out of the kit since. */
+const wholeSpread =
+  ({ colours }: Brand) =>
+  (spread: Spread): Spread =>
+    Object.fromEntries(Object.entries(spread).filter(([, id]) => hexOf(colours, id) !== undefined));
+
+/** The spread that a piece of this brand takes when it does not choose one. */
+export const defaultSpread = (brand: Brand): Spread => brandSpreads(brand)[0] ?? {};
 
 /** The piece's spread over the brand's own colours; parts it leaves open take the default spread's. */
 export function paletteOf(brand: Brand, spread: Spread): Palette {
-  const byId = new Map(brand.colours.map((colour) => [colour.id, colour.hex]));
+  const { colours } = brand;
   const fallback = defaultSpread(brand);
-  const first = brand.colours[0]!.hex;
+  const first = colours[0]!.hex;
   const entries = ColourRole.options.map((role) => {
     const hex =
-      byId.get(spread[role] ?? "") ?? byId.get(fallback[role] ?? "") ?? readable(role, first);
+      hexOf(colours, spread[role]) ?? hexOf(colours, fallback[role]) ?? readable(role, first);
     return [role, hex] as const;
   });
   return Object.fromEntries(entries) as Palette;
@@ -29,7 +44,7 @@ export function paletteOf(brand: Brand, spread: Spread): Palette {
 /** For a brand with no readable pair of colours: black or white on its first. */
 function readable(role: ColourRole, ground: Hex): Hex {
   if (role === "backdrop" || role.startsWith("on-")) return ground;
-  return luminance(ground) > 0.18 ? "#000000" : "#FFFFFF";
+  return luminance(ground) > MIDDLE ? "#000000" : "#FFFFFF";
 }
 
 export interface Resolved {
@@ -42,21 +57,29 @@ export interface Resolved {
 export function resolveColour(token: string, brand: Brand, palette: Palette): Resolved {
   const role = ColourRole.safeParse(token);
   if (role.success) return { hex: palette[role.data], raw: false };
-  const ofBrand =
-    brand.colours.find((colour) => colour.role === token) ??
-    brand.colours.find((colour) => colour.id === token);
-  if (ofBrand) return { hex: ofBrand.hex, raw: false };
+  const ofRole = brand.colours.find((colour) => colour.role === token);
+  const ofBrand = ofRole?.hex ?? hexOf(brand.colours, token);
+  if (ofBrand) return { hex: ofBrand, raw: false };
   const raw = Hex.safeParse(token);
   return raw.success ? { hex: raw.data, raw: true } : { hex: palette.headline, raw: false };
 }
 
-/** The logo of that kind for a ground of that luminance: on a light ground the dark version, and back. */
+/**
+ * The logo of that kind for a ground of that luminance: the one in its own colours where it may stand there,
+ * else the one-colour version that may. Where none may, the first, and preflight says so.
+ */
 export function logoFor(
   brand: Brand,
   kind: Logo["kind"],
   groundLuminance: number,
 ): Logo | undefined {
-  const ground = groundLuminance > 0.18 ? "light" : "dark";
   const ofKind = brand.logos.filter((logo) => logo.kind === kind);
-  return ofKind.find((logo) => logo.ground === ground) ?? ofKind[0];
+  const allowed = ofKind.filter((logo) => standsOn(logo, groundLuminance));
+  return allowed.find(({ ink }) => ink === "own") ?? allowed[0] ?? ofKind[0];
 }
+
+/** A ground of this luminance is as far from white as from black, by WCAG 2.2's contrast. */
+const MIDDLE = 0.18;
+
+export const standsOn = ({ ground }: Logo, groundLuminance: number): boolean =>
+  ground === "any" || ground === (groundLuminance > MIDDLE ? "light" : "dark");

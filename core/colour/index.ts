@@ -4,4 +4,5 @@ export * from "./mix";
 export * from "./on";
 export * from "./read";
 export * from "./spread";
+export * from "./tint";
 export * from "./vision";

@@ -74,10 +74,3 @@ export function readableTint(hex: Hex, ground: Hex, needed: number): Hex | undef
   }
   return undefined;
 }
-
-/** Lightnesses of a colour's tints and shades, from nearly white to nearly black. */
-const LIGHTNESSES = [0.97, 0.92, 0.84, 0.74, 0.64, 0.54, 0.44, 0.34, 0.25, 0.17] as const;
-
-/** The colour's tints and shades, lightest first. */
-export const tintsOf = (hex: Hex): Hex[] =>
-  LIGHTNESSES.map((lightness) => atLightness(hex, lightness));

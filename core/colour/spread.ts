@@ -1,5 +1,7 @@
+import { converter } from "culori";
 import { z } from "zod";
 import { CONTRAST_LARGE, CONTRAST_TEXT, contrast, type Hex } from "./colour";
+import { baseId, calmTint } from "./tint";
 
 /** The parts that an arrangement can colour. `action` is a button's plate, `on-action` its words. */
 export const ColourRole = z.enum([
@@ -15,7 +17,7 @@ export const ColourRole = z.enum([
 ]);
 export type ColourRole = z.infer<typeof ColourRole>;
 
-/** Which of the brand's colours (by id) each part takes. */
+/** Which of the brand's colours or their tints (by id) each part takes. */
 export const Spread = z.partialRecord(ColourRole, z.string());
 export type Spread = z.infer<typeof Spread>;
 
@@ -25,92 +27,160 @@ interface Swatch {
   role: string;
 }
 
-/** Common practice: more than this many colours in one graphic looks unplanned. */
-const MOST_COLOURS = 4;
+/** Common practice: a graphic has two or three colours; a tint counts as its colour. */
+const MOST_COLOURS = 3;
+/** So many are put in an order of variety; whoever walks further than this meets them by score. */
+const VARIED = 36;
 
 /**
- * All ways of spreading a brand's colours that meet WCAG 2.2 contrast, best first: words on the
- * backdrop and on the button at 4.5 : 1 (1.4.3), and the button against the backdrop at 3 : 1
- * (1.4.11) unless the brand has no such pair.
+ * All ways of spreading a brand's colours that meet WCAG 2.2 contrast, three colours at most: words on the
+ * backdrop and on the button at 4.5 : 1 (1.4.3), and the button against the backdrop at 3 : 1 (1.4.11) unless
+ * the brand has no such pair. The best is first; those after it differ from what came before them.
  */
 export function spreads(colours: readonly Swatch[]): Spread[] {
   const all = colours.flatMap((backdrop) =>
     colours
       .filter((words) => contrast(words.hex, backdrop.hex) >= CONTRAST_TEXT)
-      .flatMap((words) =>
-        colours.flatMap((action) => dress(colours, backdrop, words, action) ?? []),
-      ),
+      .flatMap((words) => colours.flatMap((third) => dress(backdrop, words, third))),
   );
   const standing = all.filter(({ action, backdrop }) => stands(action, backdrop));
   const best = standing.length > 0 ? standing : all;
-  return best.sort((a, b) => scoreOf(b) - scoreOf(a)).map(toSpread);
+  return byVariety(best.map((dressed) => ({ dressed, score: scoreOf(dressed) }))).map(toSpread);
 }
 
 interface Dressed {
   backdrop: Swatch;
   words: Swatch;
-  detail: Swatch;
+  /** Neither ground nor words; the words' own where the brand needs no third. */
+  third: Swatch;
   action: Swatch;
   onAction: Swatch;
-  ornament: Swatch;
   plate: Swatch;
   onPlate: Swatch;
+  /** By id: often a tint of the backdrop. */
+  ornament: string;
 }
 
-function dress(
-  colours: readonly Swatch[],
-  backdrop: Swatch,
-  words: Swatch,
-  action: Swatch,
-): Dressed | undefined {
-  if (action === backdrop) return undefined;
-  const onAction = readableOn(action, [backdrop, words, ...colours]);
-  if (!onAction) return undefined;
-  const accent = colours.find((c) => c.role === "accent" && c !== backdrop);
-  const plate = accent && stands(accent, backdrop) ? accent : action;
-  const onPlate = readableOn(plate, [words, backdrop, ...colours]);
-  if (!onPlate) return undefined;
-  const detail = contrast(action.hex, backdrop.hex) >= CONTRAST_TEXT ? action : words;
-  const ornament = ornamentFor(colours, backdrop, action);
-  return { backdrop, words, detail, action, onAction, ornament, plate, onPlate };
+/** The third colour is either for what is to be done, or, where it is calm on the ground, for the ornament. */
+function dress(backdrop: Swatch, words: Swatch, third: Swatch): Dressed[] {
+  if (third === backdrop) return [];
+  const base = { backdrop, words, third };
+  const onThird = readableOn(third, [backdrop, words]);
+  const pressing = onThird && {
+    ...base,
+    action: third,
+    onAction: onThird,
+    plate: third,
+    onPlate: onThird,
+    ornament: calmTint(backdrop),
+  };
+  if (third === words) return pressing ? [pressing] : [];
+  const calm = contrast(third.hex, backdrop.hex);
+  const decorated = calm >= CALMEST &&
+    calm < CONTRAST_LARGE && {
+      ...base,
+      action: words,
+      onAction: backdrop,
+      plate: words,
+      onPlate: backdrop,
+      ornament: third.id,
+    };
+  return [...(pressing ? [pressing] : []), ...(decorated ? [decorated] : [])];
 }
+
+/** An ornament is seen, not read: less than this is lost on its ground. */
+const CALMEST = 1.2;
 
 const stands = (a: Swatch, b: Swatch): boolean => contrast(a.hex, b.hex) >= CONTRAST_LARGE;
 
-const toSpread = (dressed: Dressed): Spread => ({
-  backdrop: dressed.backdrop.id,
-  headline: dressed.words.id,
-  support: dressed.words.id,
-  detail: dressed.detail.id,
-  action: dressed.action.id,
-  "on-action": dressed.onAction.id,
-  ornament: dressed.ornament.id,
-  plate: dressed.plate.id,
-  "on-plate": dressed.onPlate.id,
-});
-
-/** The first of `candidates` that reads on `ground`; colours in use come first, to save one. */
+/** The first of `candidates` that reads on `ground`. */
 const readableOn = (ground: Swatch, candidates: Swatch[]): Swatch | undefined =>
   candidates.find((c) => contrast(c.hex, ground.hex) >= CONTRAST_TEXT);
 
-/** An ornament is seen, not read: the calmest colour that is neither ground nor button. */
-function ornamentFor(colours: readonly Swatch[], backdrop: Swatch, action: Swatch): Swatch {
-  const rest = colours.filter((c) => c !== backdrop && c !== action);
-  const calm = rest
-    .map((c) => ({ c, ratio: contrast(c.hex, backdrop.hex) }))
-    .filter(({ ratio }) => ratio >= 1.2)
-    .sort((a, b) => a.ratio - b.ratio);
-  return calm[0]?.c ?? action;
-}
+const toSpread = ({
+  backdrop,
+  words,
+  action,
+  onAction,
+  plate,
+  onPlate,
+  ornament,
+}: Dressed): Spread => ({
+  backdrop: backdrop.id,
+  headline: words.id,
+  support: words.id,
+  detail: (contrast(action.hex, backdrop.hex) >= CONTRAST_TEXT ? action : words).id,
+  action: action.id,
+  "on-action": onAction.id,
+  ornament,
+  plate: plate.id,
+  "on-plate": onPlate.id,
+});
 
 /** Our own weighing: the accent belongs on what is to be done, the ground is primary or paper. */
-function scoreOf({ backdrop, words, action, onAction, ornament }: Dressed): number {
-  const used = new Set([backdrop, words, action, onAction, ornament]).size;
+function scoreOf({ backdrop, words, third, action }: Dressed): number {
   const ground = { primary: 3, paper: 2.5, secondary: 1.5 }[backdrop.role] ?? 0.5;
   const press = { accent: 2, primary: 1 }[action.role] ?? 0;
   const lettering = { paper: 1, ink: 1, primary: 1 }[words.role] ?? 0;
-  return ground + press + lettering - 2 * Math.max(0, used - MOST_COLOURS);
+  return ground + press + lettering + harmony(backdrop.hex, third.hex);
 }
+
+const toOklch = converter("oklch");
+/** Below this chroma a colour goes with every hue. */
+const NEUTRAL = 0.04;
+
+/**
+ * How well two colours go together, 0..1: neutrals with all, near hues and opposite ones with each other, and
+ * those at a right angle least. The classical colour wheel's rule, on Oklch's hue; the numbers are our own.
+ */
+function harmony(a: Hex, b: Hex): number {
+  const [first, second] = [toOklch(a), toOklch(b)];
+  if (!first || !second || first.c < NEUTRAL || second.c < NEUTRAL) return 0.6;
+  const apart = (Math.abs((first.h ?? 0) - (second.h ?? 0)) * Math.PI) / 180;
+  return 0.5 + 0.5 * Math.cos(2 * apart);
+}
+
+interface Scored {
+  dressed: Dressed;
+  score: number;
+}
+
+/** The best first, then each time the one that is good and unlike those before it. */
+function byVariety(all: Scored[]): Dressed[] {
+  const rest = [...all].sort((a, b) => b.score - a.score);
+  const liked: Dressed[] = [];
+  const likeness = rest.map(() => 0);
+  while (rest.length > 0 && liked.length < VARIED) {
+    let best = 0;
+    const worth = (i: number) => rest[i]!.score - SAME * likeness[i]!;
+    rest.forEach((_, i) => {
+      if (worth(i) > worth(best)) best = i;
+    });
+    const [{ dressed }] = rest.splice(best, 1) as [Scored];
+    likeness.splice(best, 1);
+    liked.push(dressed);
+    rest.forEach(
+      (other, i) => (likeness[i] = Math.max(likeness[i]!, alike(dressed, other.dressed))),
+    );
+  }
+  return [...liked, ...rest.map(({ dressed }) => dressed)];
+}
+
+/** What looking like one that was shown already costs, in points of score. */
+const SAME = 4;
+
+/** How alike two spreads look, 0..1: the ground rules, then what is to be pressed. */
+const alike = (a: Dressed, b: Dressed): number =>
+  (a.backdrop === b.backdrop ? 0.5 : 0) +
+  (a.action === b.action ? 0.3 : 0) +
+  (a.words === b.words ? 0.1 : 0) +
+  (a.third === b.third ? 0.1 : 0);
+
+/** How many of the brand's colours a spread has; a tint counts as its colour. */
+export const coloursIn = (spread: Spread): number =>
+  new Set(Object.values(spread).map((id) => baseId(id))).size;
+
+export const withinLimit = (spread: Spread): boolean => coloursIn(spread) <= MOST_COLOURS;
 
 export const sameSpread = (a: Spread, b: Spread): boolean =>
   ColourRole.options.every((role) => a[role] === b[role]);

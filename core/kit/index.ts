@@ -1,6 +1,16 @@
-export { compareBrands } from "./compare";
+export { compareBrands, looksOther } from "./compare";
 export { writeCss, writePalette } from "./formats/plain";
 export { readColours, type ColoursRead } from "./formats/read";
 export { writeTokens } from "./formats/tokens";
-export { colourId, makeBrand, MOST_COLOURS, NewBrand, TypefaceChoice } from "./make";
+export {
+  asLogo,
+  colourId,
+  makeBrand,
+  MOST_COLOURS,
+  NewBrand,
+  TypefaceChoice,
+  typefaceOf,
+} from "./make";
 export { pairsOf, type Pair } from "./pairs";
+export { redress, type Redressed } from "./redress";
+export { outdated } from "./outdated";

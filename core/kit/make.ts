@@ -3,7 +3,7 @@ import type { Hex } from "../colour";
 import { luminance } from "../colour";
 import { FileId, type PictureFile } from "../files";
 import { shelfTypeface } from "../shelf";
-import { Brand, BrandColour, Typeface, type Logo } from "../brand";
+import { Brand, BrandColour, Logo, Typeface } from "../brand";
 
 export const MOST_COLOURS = 16;
 
@@ -53,7 +53,7 @@ export function makeBrand(
   });
 }
 
-function typefaceOf(choice: TypefaceChoice): Typeface | undefined {
+export function typefaceOf(choice: TypefaceChoice): Typeface | undefined {
   if ("shelf" in choice) return shelfTypeface(choice.shelf);
   const faces = [{ file: choice.file, weight: 400 }];
   return Typeface.parse({ family: choice.family, faces });
@@ -83,9 +83,9 @@ const FULL = 1.6;
 const MIDDLE = 0.18;
 
 /** A logo stands on what its own tones stand out from: a dark one on light grounds, a light one on dark. */
-function asLogo({ id, width, height, tones }: PictureFile, colours: Hex[]): Logo {
+export function asLogo({ id, width, height, tones }: PictureFile, colours: Hex[]): Logo {
   const grey = tones.grey.reduce((a, b) => a + b, 0) / tones.grey.length;
   const light = colours.length > 0 && Math.max(...colours.map(luminance)) < MIDDLE;
   const ground = grey > 0.5 || light ? "light" : "dark";
-  return { kind: width > FULL * height ? "full" : "mark", ground, file: id, leastWidth: 16 };
+  return Logo.parse({ kind: width > FULL * height ? "full" : "mark", ground, file: id });
 }

@@ -6,6 +6,13 @@ import { Focus, isPicture, isText, LIMITS, Node, Size, SlotName, type Piece } fr
 
 const LooksValue = z.object({ arrangement: z.array(Node).max(LIMITS.nodes), sizes: z.array(Size) });
 
+/** Another brand or spread; the looks come along where tokens had to be exchanged for it. */
+const DressValue = z.object({
+  brand: z.string().min(1),
+  spread: Spread,
+  looks: LooksValue.optional(),
+});
+
 /**
  * Every change of a piece passes here as one of these. Each says what was there before (`was`),
  * so it can be undone, and so a window that did not know of another's change finds out.
@@ -33,11 +40,7 @@ export const Edit = z.discriminatedUnion("kind", [
     to: z.string().trim().min(1, "a piece needs a name").max(LIMITS.title),
     was: z.string(),
   }),
-  z.object({
-    kind: z.literal("dress"),
-    to: z.object({ brand: z.string().min(1), spread: Spread }),
-    was: z.object({ brand: z.string(), spread: Spread }),
-  }),
+  z.object({ kind: z.literal("dress"), to: DressValue, was: DressValue }),
   z.object({ kind: z.literal("looks"), to: LooksValue, was: LooksValue }),
   z.object({ kind: z.literal("sizes"), to: z.array(z.string()).min(1), was: z.array(z.string()) }),
 ]);
@@ -58,7 +61,10 @@ export function applyEdit(piece: Piece, edit: Edit): Piece {
       return withFilling(piece, edit.slot, () => true, { varies: edit.to || undefined });
     case "title":
       return { ...piece, title: edit.to };
-    case "dress":
+    case "dress": {
+      const { looks, ...dress } = edit.to;
+      return { ...piece, ...dress, ...looks };
+    }
     case "looks":
       return { ...piece, ...edit.to };
     case "sizes":
@@ -86,13 +92,22 @@ export function valueNow(piece: Piece, edit: Edit): Edit["was"] {
     case "title":
       return piece.title;
     case "dress":
-      return { brand: piece.brand, spread: piece.spread };
+      return dressOf(piece, edit.to.looks !== undefined);
     case "looks":
-      return { arrangement: piece.arrangement, sizes: piece.sizes };
+      return looksOf(piece);
     case "sizes":
       return piece.sizes.map((size) => size.placement);
   }
 }
+
+const looksOf = ({ arrangement, sizes }: Piece) => ({ arrangement, sizes });
+
+/** What a piece wears; with its looks when they are to change too. */
+export const dressOf = (piece: Piece, withLooks: boolean) => ({
+  brand: piece.brand,
+  spread: piece.spread,
+  ...(withLooks ? { looks: looksOf(piece) } : {}),
+});
 
 /** Typing goes into one step of undo: a further change of the same words joins the one before. */
 export function joinEdits(before: Edit, after: Edit): Edit | undefined {

@@ -4,6 +4,8 @@ import { cssPerPixel, keptArea } from "../placements";
 import { groundBehind, type Layout, type Placed } from "../refit";
 import type { ResolvedPiece } from "../resolve";
 import { missingCharacters } from "../type";
+import { standsOn } from "../brand";
+import { avoided } from "../text";
 import type { Finding } from "./finding";
 
 /** A picture shown at less than this many of its own pixels for each output pixel looks soft. Common practice. */
@@ -45,7 +47,29 @@ function checkOne(layout: Layout, item: Placed, index: number): Finding[] {
     ...checkContrast(layout, item, index),
     ...checkResolution(item),
     ...checkCharacters(item),
+    ...checkLogo(layout, item, index),
+    ...checkWords(layout, item),
   ];
+}
+
+/** A logo stands on the grounds that its version is made for. */
+function checkLogo({ placed, resolved }: Layout, item: Placed, index: number): Finding[] {
+  if (!item.logo) return [];
+  const ground = groundBehind(item.box, placed.slice(0, index), resolved.palette.backdrop).mean;
+  if (standsOn(item.logo.logo, ground)) return [];
+  const about = item.logo.logo.ground === "light" ? "dark" : "light";
+  return [{ code: "logo-ground", level: "look-again", ...named(item), about }];
+}
+
+function checkWords({ resolved }: Layout, item: Placed): Finding[] {
+  const { node } = item;
+  if (node.type !== "text") return [];
+  return avoided(node.text, resolved.brand.voice.avoid).map((about) => ({
+    code: "word-to-avoid",
+    level: "look-again",
+    ...named(item),
+    about,
+  }));
 }
 
 const named = ({ node }: Placed): Pick<Finding, "node" | "role"> => ({

@@ -15,6 +15,8 @@ const codes = [
   "no-such-character",
   "raw-colour",
   "raw-face",
+  "logo-ground",
+  "word-to-avoid",
   "cannot-be-painted",
   "file-missing",
   "nothing-fits",

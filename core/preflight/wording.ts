@@ -68,6 +68,14 @@ const wordings: Record<Finding["code"], (finding: Finding, who: string) => Wordi
     title: "A typeface that is not the brand's",
     text: `“${about}” is written into the design. Choose one of the brand's typefaces.`,
   }),
+  "logo-ground": ({ about }) => ({
+    title: "The logo is not made for this ground",
+    text: `The kit has no version that may stand on a ${about} ground. Add one to the brand kit, or take another spread.`,
+  }),
+  "word-to-avoid": ({ about }, who) => ({
+    title: `${who} says what the brand avoids`,
+    text: `“${about}” is among the words that the brand kit asks to avoid. Say it in another way.`,
+  }),
   "cannot-be-painted": ({ about }, who) => ({
     title: `${who} cannot be painted`,
     text: `${cannotPaint[about ?? ""] ?? "It is of a kind that is not painted yet."} The rest of the graphic is complete.`,

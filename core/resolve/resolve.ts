@@ -187,9 +187,11 @@ class OneNode {
 
   /** A role of the brand's typefaces, or a family of the shelf by its id, which is not the brand's. */
   private typeface(type: string): Typeface {
-    if (type === "headline" || type === "text") return this.brand.typefaces[type];
+    const { headline, text, accent = headline } = this.brand.typefaces;
+    const ofRole = { headline, text, accent }[type];
+    if (ofRole) return ofRole;
     this.onRaw("face", type);
-    return shelfTypeface(type) ?? this.brand.typefaces.text;
+    return shelfTypeface(type) ?? text;
   }
 
   /** A handle or site without a slot of its own is the brand's. */

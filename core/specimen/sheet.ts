@@ -1,5 +1,5 @@
-import type { Brand } from "../brand";
-import { luminance, spreads, type Spread } from "../colour";
+import { brandSpreads, type Brand } from "../brand";
+import { hexOf, luminance, type Spread } from "../colour";
 import type { FileId } from "../files";
 import { box, type Box } from "../geometry";
 import { Piece, Style, type Filling, type Node, type Role } from "../piece";
@@ -112,9 +112,10 @@ const page = (id: string, name: string, height: number): Placement => ({
 
 /** Like a printed page: the best spread on a light ground, if there is one. */
 function lightSpread(brand: Brand): Spread {
-  const all = spreads(brand.colours);
-  const hexOf = (id: string | undefined) => brand.colours.find((colour) => colour.id === id)?.hex;
-  return all.find(({ backdrop }) => luminance(hexOf(backdrop) ?? "#000000") > 0.5) ?? all[0] ?? {};
+  const all = brandSpreads(brand);
+  const light = ({ backdrop }: Spread) =>
+    luminance(hexOf(brand.colours, backdrop) ?? "#000000") > 0.5;
+  return all.find(light) ?? all[0] ?? {};
 }
 
 /** The boxes of a grid of `columns`, row after row, from `top` down. */

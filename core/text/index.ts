@@ -1,3 +1,4 @@
+export { avoided } from "./avoid";
 export { featureValues, TypeFeature, type FeatureValue } from "./features";
 export { toggleMark, type Selection } from "./mark";
 export {

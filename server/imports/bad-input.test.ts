@@ -66,11 +66,30 @@ describe("bad input gets a sentence", () => {
       }
     });
 
+    it("that hold words as text, or far too much", async () => {
+      const svg = (inside: string) =>
+        text(
+          `<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><style>a</style>${inside}</svg>`,
+        );
+      const words = await picture("logo.svg", svg("<text y='8'>Quill</text>"));
+      expect(words.body.code).to.equal("svg-text");
+      expect(words.body.message).to.contain("turn the words into outlines");
+      const many = await picture("map.svg", svg("<path d='M0 0h1v1z'/>".repeat(50_000)));
+      expect(many.status).to.equal(413);
+      expect(many.body.message).to.contain("50,00").and.to.contain("simplify it");
+    });
+
     it("but good ones are stored once", async () => {
       const before = (await server.ask("GET", "/api/pictures")).body.pictures.length;
       expect((await picture("again.jpg", jpeg)).status).to.equal(200);
       expect((await server.ask("GET", "/api/pictures")).body.pictures).to.have.lengthOf(before);
     });
+  });
+
+  it("a font of 40 MB", async () => {
+    const { status, body } = await send("/api/fonts", "all.ttf", new Uint8Array(40 * 1024 * 1024));
+    expect(status).to.equal(422);
+    expect(body.message).to.contain("it is 40 MB").and.to.contain("fewer characters");
   });
 
   describe("tables", () => {

@@ -32,7 +32,7 @@ const UNSAFE_SVG: [RegExp, string][] = [
 
 /**
  * Reads a picture completely, so that a truncated one is found now and not in a delivery.
- * Throws picture-unreadable, picture-truncated, picture-too-large or picture-unsafe.
+ * Throws picture-unreadable, picture-truncated, picture-too-large, picture-unsafe, svg-text or svg-too-complex.
  */
 export async function inspectPicture(bytes: Buffer, name: string): Promise<PictureFile> {
   const metadata = await sharp(bytes, { limitInputPixels: false, failOn: "none" })
@@ -41,7 +41,7 @@ export async function inspectPicture(bytes: Buffer, name: string): Promise<Pictu
   const mime = metadata && mimes[metadata.format];
   if (!metadata || !mime) throw problem("picture-unreadable", { name });
   const vector = metadata.format === "svg";
-  if (vector) refuseUnsafe(bytes.toString("utf8"), name);
+  if (vector) refuseSvg(bytes.toString("utf8"), name);
   const turned = (metadata.orientation ?? 1) >= 5;
   const [width, height] = turned
     ? [metadata.height, metadata.width]
@@ -53,9 +53,17 @@ export async function inspectPicture(bytes: Buffer, name: string): Promise<Pictu
   return { id: fileId(bytes), name, mime, width, height, vector, tones };
 }
 
-function refuseUnsafe(svg: string, name: string): void {
+/** An SVG with more elements than this is a traced photograph or a map, and slow on every screen. */
+const MOST_ELEMENTS = 20_000;
+
+/** Throws for an SVG that would run, reach out, look different on each machine, or be slow on all of them. */
+function refuseSvg(svg: string, name: string): void {
   const hit = UNSAFE_SVG.find(([pattern]) => pattern.test(svg));
   if (hit) throw problem("picture-unsafe", { name, found: hit[1] });
+  if (/<text[\s>]/i.test(svg)) throw problem("svg-text", { name });
+  const elements = svg.match(/<[a-z]/gi)?.length ?? 0;
+  if (elements > MOST_ELEMENTS)
+    throw problem("svg-too-complex", { name, elements, most: MOST_ELEMENTS });
 }
 
 async function tonesOf(bytes: Buffer, name: string) {

@@ -1,8 +1,9 @@
 import { availableParallelism } from "node:os";
 import { Piscina } from "piscina";
+import type { LogoWish } from "../../core/api";
 import type { FileId } from "../../core/files";
 import type { PaletteReading } from "../../core/palette";
-import type { RenderResult, RenderTask } from "./task";
+import type { LogoTask, RenderResult, RenderTask } from "./task";
 
 const TASKS_PER_THREAD = 2;
 
@@ -40,9 +41,18 @@ export class RenderPool {
 
   /** The colours of a stored picture, read in a thread. */
   palette(id: FileId): Promise<PaletteReading> {
-    return this.pool.run(id as never, {
-      name: "paletteTask",
-    }) as unknown as Promise<PaletteReading>;
+    return this.named("paletteTask", id);
+  }
+
+  /** Another version of a stored logo, made in a thread; undefined when it cannot be. */
+  logo(id: FileId, wanted: LogoWish): Promise<Uint8Array | undefined> {
+    const task: LogoTask = { id, wanted };
+    return this.named("logoTask", task);
+  }
+
+  /** The worker's other functions; the pool's own types know of the first alone. */
+  private named<T>(name: string, task: unknown): Promise<T> {
+    return this.pool.run(task as never, { name }) as unknown as Promise<T>;
   }
 
   close(): Promise<void> {

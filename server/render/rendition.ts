@@ -36,3 +36,17 @@ export async function samplePixels(bytes: Buffer): Promise<Raster> {
   const room = { fit: "inside", withoutEnlargement: true, kernel: "nearest" } as const;
   return decoded(sharp(bytes, { density: 192 }).rotate().resize(MOST_SAMPLED, MOST_SAMPLED, room));
 }
+
+/** A logo at a size that serves every placement. */
+const LOGO_SIDE = 2000;
+
+export async function logoPixels(bytes: Buffer): Promise<Raster> {
+  const room = { fit: "inside", withoutEnlargement: true } as const;
+  const image = sharp(bytes, { density: 600 }).rotate();
+  return decoded(image.resize(LOGO_SIDE, LOGO_SIDE, room));
+}
+
+export const pngOf = ({ data, width, height }: Raster): Promise<Buffer> =>
+  sharp(data, { raw: { width, height, channels: 4 } })
+    .png()
+    .toBuffer();

@@ -1,4 +1,4 @@
-import type { ImageFormat } from "../../core/api";
+import type { ImageFormat, LogoWish } from "../../core/api";
 import type { Brand } from "../../core/brand";
 import type { FileId } from "../../core/files";
 import type { Piece } from "../../core/piece";
@@ -20,4 +20,10 @@ export interface RenderResult {
   bytes: number;
   sha256: FileId;
   findings: number;
+}
+
+/** Another version of a stored logo. */
+export interface LogoTask {
+  id: FileId;
+  wanted: LogoWish;
 }

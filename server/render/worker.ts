@@ -1,15 +1,15 @@
 import { workerData } from "node:worker_threads";
 import type { Brand } from "../../core/brand";
 import type { FileId } from "../../core/files";
-import { readPalette, type PaletteReading } from "../../core/palette";
+import { inOneColour, readPalette, withoutGround, type PaletteReading } from "../../core/palette";
 import { check, toAct } from "../../core/preflight";
 import { Blobs, writeWhole } from "../files/blobs";
 import { fileId } from "../files/hash";
 import { WithShipped } from "../files/shipped";
 import type { Folders } from "./pool";
-import { samplePixels } from "./rendition";
+import { logoPixels, pngOf, samplePixels } from "./rendition";
 import { Studio } from "./studio";
-import type { RenderResult, RenderTask } from "./task";
+import type { LogoTask, RenderResult, RenderTask } from "./task";
 
 const { blobs, fonts } = workerData as Folders;
 const files = new WithShipped(fonts, new Blobs(blobs));
@@ -32,6 +32,14 @@ export default async function renderTask(task: RenderTask): Promise<RenderResult
 /** Also in a thread: reads the colours of a stored picture. */
 export async function paletteTask(id: FileId): Promise<PaletteReading> {
   return readPalette(await samplePixels(await files.read(id)));
+}
+
+/** Also in a thread: another version of a stored logo, as PNG; undefined when it stands on no flat ground. */
+export async function logoTask({ id, wanted }: LogoTask): Promise<Uint8Array | undefined> {
+  const picture = await logoPixels(await files.read(id));
+  const made =
+    wanted.as === "one-colour" ? inOneColour(picture, wanted.hex) : withoutGround(picture);
+  return made && pngOf(made);
 }
 
 const brands = new Map<string, Brand>();

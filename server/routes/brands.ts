@@ -1,15 +1,20 @@
 import { z } from "zod";
 import {
   BrandChange,
+  BrandDeletion,
+  BrandKey,
   BrandList,
   BrandVersionList,
   ColourFormat,
+  DressAnswer,
   FontAnswer,
+  LogoWish,
+  OutdatedList,
   PaletteAnswer,
   ProblemAnswer,
 } from "../../core/api";
 import { Brand } from "../../core/brand";
-import { FileId } from "../../core/files";
+import { FileId, PictureFile } from "../../core/files";
 import { NewBrand } from "../../core/kit";
 import type { Routes, Services } from "../app";
 import { toSfnt } from "../files/sfnt";
@@ -22,12 +27,12 @@ const uploaded = { 413: ProblemAnswer, 415: ProblemAnswer, 422: ProblemAnswer };
 
 /** Brand kits, and what they are made of: fonts, and colours read off pictures. */
 export function addBrandRoutes(routes: Routes, services: Services): void {
-  const { library, around } = services;
+  const { library, kits, around } = services;
 
   routes.get(
     "/api/brands",
     { schema: { summary: "All brand kits", response: { 200: BrandList } } },
-    async () => ({ brands: await library.brands() }),
+    async () => ({ brands: await library.brands(), locked: await kits.locked() }),
   );
   routes.get(
     "/api/brands/:id",
@@ -39,7 +44,7 @@ export function addBrandRoutes(routes: Routes, services: Services): void {
     {
       schema: { summary: "A new brand kit", body: NewBrand, response: { 200: Brand, ...problems } },
     },
-    ({ body }) => library.addBrand(body),
+    ({ body }) => kits.add(body),
   );
   routes.put(
     "/api/brands/:id",
@@ -51,7 +56,7 @@ export function addBrandRoutes(routes: Routes, services: Services): void {
         response: { 200: Brand, ...problems, 409: ProblemAnswer },
       },
     },
-    ({ params, body }) => library.changeBrand(params.id, body.brand, body.version),
+    ({ params, body }) => kits.change(params.id, body.brand, body.version, body.key),
   );
   routes.get(
     "/api/brands/:id/versions",
@@ -62,7 +67,62 @@ export function addBrandRoutes(routes: Routes, services: Services): void {
         response: { 200: BrandVersionList, ...problems },
       },
     },
-    async ({ params }) => ({ versions: await library.brandVersions(params.id) }),
+    async ({ params }) => ({ versions: await kits.versions(params.id) }),
+  );
+  routes.delete(
+    "/api/brands/:id",
+    {
+      schema: {
+        summary: "Delete a brand kit; what wears it is dressed in another first",
+        params: Id,
+        body: BrandDeletion,
+        response: { 200: DressAnswer, ...problems, 409: ProblemAnswer },
+      },
+    },
+    ({ params, body }) => kits.remove(params.id, body.instead, body.key),
+  );
+  for (const to of ["lock", "unlock"] as const) {
+    routes.post(
+      `/api/brands/:id/${to}`,
+      {
+        schema: {
+          summary:
+            to === "lock"
+              ? "From now on the kit is changed with this key only"
+              : "Anybody may change the kit again",
+          params: Id,
+          body: BrandKey,
+          response: { 200: z.object({ locked: z.boolean() }), ...problems },
+        },
+      },
+      async ({ params, body }) => {
+        await kits[to](params.id, body.key);
+        return { locked: to === "lock" };
+      },
+    );
+  }
+  routes.get(
+    "/api/brands/:id/outdated",
+    {
+      schema: {
+        summary: "Deliveries and batches that would come out otherwise today",
+        params: Id,
+        response: { 200: OutdatedList, ...problems },
+      },
+    },
+    async ({ params }) => ({ outdated: await kits.outdated(params.id) }),
+  );
+  routes.post(
+    "/api/pictures/:id/logo",
+    {
+      schema: {
+        summary: "Another version of a logo: without its flat ground, or in one colour",
+        params: FileParams,
+        body: LogoWish,
+        response: { 200: PictureFile, ...problems, 422: ProblemAnswer },
+      },
+    },
+    ({ params, body }) => library.logoVersion(params.id, body),
   );
   routes.post(
     "/api/palettes",

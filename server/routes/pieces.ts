@@ -2,6 +2,8 @@ import type { z } from "zod";
 import {
   CrateAnswer,
   CrateList,
+  DressAnswer,
+  DressRequest,
   EditRequest,
   NewCrate,
   NewPiece,
@@ -28,6 +30,18 @@ export function addPieceRoutes(routes: Routes, { pieces }: Services): void {
     "/api/crates/:id",
     { schema: { summary: "One crate with its pieces", params: Id, ...ok(CrateAnswer) } },
     ({ params }) => pieces.crate(params.id),
+  );
+  routes.post(
+    "/api/crates/:id/dress",
+    {
+      schema: {
+        summary: "Dress a whole crate in another brand; answers what to look at",
+        params: Id,
+        body: DressRequest,
+        ...ok(DressAnswer),
+      },
+    },
+    ({ params, body }) => pieces.dressCrate(params.id, body.brand),
   );
   routes.post(
     "/api/crates/:id/pieces",

@@ -51,6 +51,7 @@ export class Deliveries {
       { crate: crate.name, piece: piece.title, placement: "", variation: "", width: 0, height: 0 },
       "zip",
     );
+    const brand = await this.library.brand(piece.brand);
     await this.around.store.write((tx) =>
       tx.insert(deliveries).values({
         id,
@@ -59,6 +60,8 @@ export class Deliveries {
         request,
         files: items.length,
         name: title,
+        document: piece,
+        brand,
         created: this.around.now().toISOString(),
       }),
     );

@@ -1,15 +1,12 @@
-import { asc, eq, inArray, isNotNull, max } from "drizzle-orm";
-import type { BrandVersion, FontAnswer, PaletteAnswer } from "../../core/api";
-import { brandFonts, type Brand } from "../../core/brand";
+import { asc, eq, isNotNull } from "drizzle-orm";
+import type { FontAnswer, LogoWish, PaletteAnswer } from "../../core/api";
+import type { Brand } from "../../core/brand";
 import type { FileId, PictureFile } from "../../core/files";
-import { compareBrands, makeBrand, type NewBrand } from "../../core/kit";
 import { proposeColours } from "../../core/palette";
 import { problem } from "../../core/problem";
-import { shippedFonts } from "../../core/shelf";
 import { inspectFont } from "../imports/fonts";
 import { inspectPicture } from "../render/inspect";
-import type { Transaction } from "../store/database";
-import { brands, brandVersions, files } from "../store/tables";
+import { brands, files } from "../store/tables";
 import type { Surroundings } from "./services";
 
 /** Brands, and the files that brands and pieces use. */
@@ -56,65 +53,14 @@ export class Library {
     return { picture, colours: proposeColours(await this.around.pool.palette(picture.id)) };
   }
 
-  /** A new kit. Two kits may not have one name, or nobody could tell them apart. */
-  async addBrand(wanted: NewBrand): Promise<Brand> {
-    const logo = wanted.logo === undefined ? undefined : await this.picture(wanted.logo);
-    const brand = makeBrand(this.around.newId(), wanted, logo);
-    if (!brand)
-      throw problem("brand-incomplete", { what: "One of its typefaces is not on the shelf." });
-    await this.around.store.write(async (tx) => {
-      const all = await tx.select().from(brands);
-      const same = all.find((row) => row.document.name.toLowerCase() === brand.name.toLowerCase());
-      if (same) {
-        const what = `There is a brand kit called “${same.document.name}” already; give this one another name.`;
-        throw problem("brand-incomplete", { what });
-      }
-      const created = this.around.now().toISOString();
-      await tx.insert(brands).values({ id: brand.id, document: brand, created });
-    });
-    return brand;
-  }
-
-  /** What a kit has been, newest first; the first kit of all has the number 0. */
-  async brandVersions(id: string): Promise<BrandVersion[]> {
-    await this.brand(id);
-    const rows = await this.around.store.read
-      .select()
-      .from(brandVersions)
-      .where(eq(brandVersions.brand, id))
-      .orderBy(asc(brandVersions.number));
-    const versions = rows.map(({ number, created, document }, i) => {
-      const before = rows[i - 1]?.document;
-      return { number, created, document, changes: before ? compareBrands(before, document) : [] };
-    });
-    return versions.reverse();
-  }
-
-  /** Changes a kit, and keeps what it was. Throws `brand-conflict` when it is not at that version any more. */
-  async changeBrand(id: string, wanted: Brand, version: number): Promise<Brand> {
-    const fonts = brandFonts(wanted);
-    const brand = { ...wanted, id };
-    await this.around.store.write(async (tx) => {
-      const [row] = await tx.select().from(brands).where(eq(brands.id, id));
-      if (!row) throw problem("not-found", { what: "brand", id });
-      await mustHaveFiles(tx, [...fonts, ...brand.logos.map((logo) => logo.file)]);
-      const [last] = await tx
-        .select({ number: max(brandVersions.number) })
-        .from(brandVersions)
-        .where(eq(brandVersions.brand, id));
-      const now = last?.number ?? 0;
-      if (now !== version) throw problem("brand-conflict", { name: row.document.name });
-      const created = this.around.now().toISOString();
-      if (now === 0) {
-        const first = { brand: id, number: 0, document: row.document, created: row.created };
-        await tx.insert(brandVersions).values(first);
-      }
-      await tx
-        .insert(brandVersions)
-        .values({ brand: id, number: now + 1, document: brand, created });
-      await tx.update(brands).set({ document: brand }).where(eq(brands.id, id));
-    });
-    return brand;
+  /** Another version of a logo, made from its pixels and stored beside it. Throws `logo-impossible`. */
+  async logoVersion(id: FileId, wanted: LogoWish): Promise<PictureFile> {
+    const { name } = await this.picture(id);
+    const bytes = await this.around.pool.logo(id, wanted);
+    if (!bytes) throw problem("logo-impossible", { name, why: "it stands on no flat ground" });
+    const stem = name.replace(/\.[a-z0-9]+$/i, "");
+    const as = wanted.as === "one-colour" ? `in ${wanted.hex}` : "without its ground";
+    return this.addPicture(Buffer.from(bytes), `${stem} ${as}.png`);
   }
 
   /** Checks and stores a font, as it came. Throws `font-unreadable`. */
@@ -134,13 +80,4 @@ export class Library {
     );
     return id;
   }
-}
-
-/** A kit may only name files that are stored or shipped. */
-async function mustHaveFiles(tx: Transaction, wanted: FileId[]): Promise<void> {
-  const own = [...new Set(wanted)].filter((id) => !shippedFonts.has(id));
-  const found = await tx.select({ id: files.id }).from(files).where(inArray(files.id, own));
-  const known = new Set(found.map(({ id }) => id));
-  const missing = own.find((id) => !known.has(id));
-  if (missing !== undefined) throw problem("file-missing", { document: "The kit", file: missing });
 }

@@ -1,5 +1,6 @@
-import { and, asc, desc, eq, max, sql } from "drizzle-orm";
-import type { CrateAnswer, PieceAnswer } from "../../core/api";
+import { and, asc, desc, eq, inArray, max, sql } from "drizzle-orm";
+import type { CrateAnswer, DressAnswer, PieceAnswer } from "../../core/api";
+import { redress } from "../../core/kit";
 import {
   applyEdit,
   copyPiece,
@@ -81,7 +82,8 @@ export class Pieces {
         id,
         crate: crateId,
         position: (last?.position ?? -1) + 1,
-        document: dressedFor(
+        document: await dressedFor(
+          tx,
           crate.brand,
           copyPiece(document, id, freeTitle(title ?? document.title, taken)),
         ),
@@ -110,6 +112,55 @@ export class Pieces {
     });
     this.events.announce(id, result.revision);
     return result;
+  }
+
+  /** Dresses a whole crate, and what comes into it later, in another brand. Each piece can be undone by itself. */
+  async dressCrate(id: string, brand: string): Promise<DressAnswer> {
+    return this.announced(
+      await this.around.store.write(async (tx) => {
+        const [crate] = await tx.select().from(crates).where(eq(crates.id, id));
+        if (!crate) throw problem("not-found", { what: "crate", id });
+        const rows = await tx.select().from(pieces).where(eq(pieces.crate, id));
+        const answer = await this.dress(tx, rows, brand);
+        await tx.update(crates).set({ brand }).where(eq(crates.id, id));
+        return answer;
+      }),
+    );
+  }
+
+  /** Dresses every crate and piece of one brand in another, as a part of what `tx` does. */
+  async dressAll(tx: Transaction, from: string, to: string): Promise<DressAnswer> {
+    const rows = await tx.select().from(pieces);
+    const wearing = rows.filter(({ document }) => document.brand === from);
+    const answer = await this.dress(tx, wearing, to);
+    await tx.update(crates).set({ brand: to }).where(eq(crates.brand, from));
+    return answer;
+  }
+
+  private async dress(
+    tx: Transaction,
+    rows: (typeof pieces.$inferSelect)[],
+    brand: string,
+  ): Promise<DressAnswer> {
+    const all = await tx.select().from(brands);
+    const kits = new Map(all.map(({ id, document }) => [id, document]));
+    const to = kits.get(brand);
+    if (!to) throw problem("not-found", { what: "brand", id: brand });
+    const dressed: DressAnswer["pieces"] = [];
+    for (const { document, revision } of rows) {
+      if (document.brand === brand) continue;
+      const { edit, notes } = redress(document, kits.get(document.brand) ?? to, to);
+      await this.save(tx, document, revision, applyEdit(document, edit));
+      await this.remember(tx, document.id, edit, false);
+      dressed.push({ id: document.id, title: document.title, notes });
+    }
+    return { pieces: dressed };
+  }
+
+  /** Tells open windows of pieces that were dressed. */
+  async announced(answer: DressAnswer): Promise<DressAnswer> {
+    for (const { id } of answer.pieces) this.events.announce(id, (await this.get(id)).revision);
+    return answer;
   }
 
   undo(id: string): Promise<PieceAnswer> {
@@ -173,8 +224,16 @@ export class Pieces {
 }
 
 /** A piece that comes into another brand's crate takes that brand on: brands are never mixed. */
-const dressedFor = (brand: string, piece: Piece): Piece =>
-  piece.brand === brand ? piece : { ...piece, brand, spread: {} };
+async function dressedFor(reader: Reader, brand: string, piece: Piece): Promise<Piece> {
+  if (piece.brand === brand) return piece;
+  const found = await reader
+    .select()
+    .from(brands)
+    .where(inArray(brands.id, [brand, piece.brand]));
+  const kit = (id: string) => found.find((row) => row.id === id)?.document;
+  const to = kit(brand)!;
+  return applyEdit(piece, redress(piece, kit(piece.brand) ?? to, to).edit);
+}
 
 async function mustHave(reader: Reader, id: string) {
   const [row] = await reader.select().from(pieces).where(eq(pieces.id, id));

@@ -1,4 +1,5 @@
 import {
+  customType,
   index,
   integer,
   primaryKey,
@@ -9,15 +10,26 @@ import {
 } from "drizzle-orm/sqlite-core";
 import type { BatchRequest, DeliveryRequest } from "../../core/api";
 import type { Variation } from "../../core/batch";
-import type { Brand } from "../../core/brand";
+import type { ZodType } from "zod";
+import { Brand } from "../../core/brand";
 import type { PictureFile } from "../../core/files";
-import type { Edit, Piece } from "../../core/piece";
+import { Piece, type Edit } from "../../core/piece";
 
 const created = () => text("created").notNull();
 
+/** JSON that is read through its schema, so that what an older program wrote gets what was added since. */
+const document = <T>(name: string, schema: ZodType<T>) =>
+  customType<{ data: T; driverData: string }>({
+    dataType: () => "text",
+    toDriver: (value) => JSON.stringify(value),
+    fromDriver: (stored) => schema.parse(JSON.parse(stored)),
+  })(name);
+
 export const brands = sqliteTable("brands", {
   id: text("id").primaryKey(),
-  document: text("document", { mode: "json" }).$type<Brand>().notNull(),
+  document: document("document", Brand).notNull(),
+  /** What the key of a locked kit is checked against; null when anybody may change it. */
+  lock: text("lock"),
   created: created(),
 });
 
@@ -29,7 +41,7 @@ export const brandVersions = sqliteTable(
       .notNull()
       .references(() => brands.id),
     number: integer("number").notNull(),
-    document: text("document", { mode: "json" }).$type<Brand>().notNull(),
+    document: document("document", Brand).notNull(),
     created: created(),
   },
   (table) => [primaryKey({ columns: [table.brand, table.number] })],
@@ -96,7 +108,7 @@ export const batches = sqliteTable(
     request: text("request", { mode: "json" }).$type<Omit<BatchRequest, "table">>().notNull(),
     variations: text("variations", { mode: "json" }).$type<Variation[]>().notNull(),
     document: text("document", { mode: "json" }).$type<Piece>().notNull(),
-    brand: text("brand", { mode: "json" }).$type<Brand>().notNull(),
+    brand: document("brand", Brand).notNull(),
     failed: integer("failed").notNull().default(0),
     message: text("message"),
     created: created(),
@@ -136,6 +148,9 @@ export const deliveries = sqliteTable(
     bytes: integer("bytes").notNull().default(0),
     name: text("name").notNull(),
     message: text("message"),
+    /** The piece and its brand as they were; null for what was made before they were kept. */
+    document: document("document", Piece),
+    brand: document("brand", Brand),
     created: created(),
   },
   (table) => [index("deliveries_by_piece").on(table.piece)],

@@ -1,0 +1,93 @@
+import { brandSpreads, type Brand } from "../brand";
+import { baseId, ColourRole, difference, hexOf, luminance, type Spread } from "../colour";
+import { onBrand, dressOf, type Edit, type Piece } from "../piece";
+
+/** A piece in another brand's clothes, as the edit that dresses it, with what a person should look at. */
+export interface Redressed {
+  edit: Extract<Edit, { kind: "dress" }>;
+  notes: string[];
+}
+
+/**
+ * The piece taken from one brand to another: tokens that name a role stay, those that name one of the old
+ * brand's own colours become the new brand's colour of that role, or its nearest by CIEDE2000, and the spread is
+ * the new brand's best on a ground as light or dark as before.
+ */
+export function redress(piece: Piece, from: Brand, to: Brand): Redressed {
+  const swaps = colourSwaps(piece, from, to);
+  const looks = swaps.reduce((before, { token, into }) => onBrand(before, token, into), {
+    arrangement: piece.arrangement,
+    sizes: piece.sizes,
+  });
+  const dress = { brand: to.id, spread: spreadFor(piece, from, to) };
+  const changed = swaps.length > 0;
+  return {
+    edit: {
+      kind: "dress",
+      to: { ...dress, ...(changed ? { looks } : {}) },
+      was: dressOf(piece, changed),
+    },
+    notes: [...swaps.map(({ note }) => note), ...lacking(piece, to)],
+  };
+}
+
+interface Swap {
+  token: string;
+  into: string;
+  note: string;
+}
+
+function colourSwaps(piece: Piece, from: Brand, to: Brand): Swap[] {
+  const own = new Map(from.colours.map((colour) => [colour.id, colour]));
+  const shared = new Set<string>([...ColourRole.options, ...from.colours.map(({ role }) => role)]);
+  const used = new Set(piece.arrangement.flatMap(({ style }) => strings(style)));
+  return [...used].flatMap((token) => {
+    const colour = own.get(baseId(token));
+    if (!colour || shared.has(token)) return [];
+    const hex = hexOf(from.colours, token)!;
+    const sameRole = to.colours.find(({ role }) => role === colour.role && role !== "free");
+    const nearest = to.colours
+      .map((one) => ({ one, apart: difference(one.hex, hex) }))
+      .sort((a, b) => a.apart - b.apart)[0]!.one;
+    const into = sameRole && token === colour.id ? sameRole : nearest;
+    const apart = difference(into.hex, hex).toFixed(1);
+    const why = into === sameRole ? `both are ${colour.role}` : "the nearest there is";
+    return [
+      { token, into: into.id, note: `${colour.name} became ${into.name}: ${why}, ΔE00 ${apart}` },
+    ];
+  });
+}
+
+/** Every string in a style, however deep: a colour token can stand in a plate, a shadow, a stop. */
+function strings(value: unknown): string[] {
+  if (typeof value === "string") return [value];
+  if (value === null || typeof value !== "object") return [];
+  return Object.values(value).flatMap(strings);
+}
+
+/** Above this luminance a ground counts as light. */
+const LIGHT = 0.18;
+
+function spreadFor(piece: Piece, from: Brand, to: Brand): Spread {
+  // What wears its brand's first spread wears the other brand's first.
+  const before = hexOf(from.colours, piece.spread.backdrop);
+  if (!before) return {};
+  const all = brandSpreads(to);
+  const isLight = luminance(before) > LIGHT;
+  const alike = ({ backdrop }: Spread) =>
+    luminance(hexOf(to.colours, backdrop) ?? "#000000") > LIGHT === isLight;
+  return all.find(alike) ?? {};
+}
+
+/** What the piece shows of a brand and this one has not. */
+function lacking({ arrangement, message }: Piece, { name, logos, voice }: Brand): string[] {
+  const asks = (role: string) =>
+    arrangement.some((node) => node.role === role && !(node.slot && message[node.slot]));
+  return [
+    ...(asks("logo") && logos.length === 0
+      ? [`${name} has no logo, so its place stays empty`]
+      : []),
+    ...(asks("handle") && !voice.handle ? [`${name} has no handle`] : []),
+    ...(asks("site") && !voice.site ? [`${name} has no site`] : []),
+  ];
+}
