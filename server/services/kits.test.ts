@@ -1,3 +1,4 @@
+import { setTimeout } from "node:timers/promises";
 import { expect } from "chai";
 import sharp from "sharp";
 import type { OutdatedList } from "../../core/api";
@@ -84,8 +85,10 @@ describe("brand kits", () => {
       sizes: ["story"],
     });
     let { state } = body;
-    while (state === "making")
+    while (state === "making") {
+      await setTimeout(20);
       ({ state } = (await server.ask("GET", `/api/deliveries/${body.id}`)).body);
+    }
     expect(state).to.equal("ready");
     const list = async (): Promise<OutdatedList["outdated"]> =>
       (await server.ask("GET", "/api/brands/quillmere/outdated")).body.outdated;
