@@ -1,9 +1,15 @@
 import { launch, Program } from "../tests/support/browser";
 import { benchBatch } from "./batch";
+import { benchKit } from "./kit";
 import { benchKeystroke } from "./keystroke";
 import { benchSetting } from "./setting";
 
-const benches = { setting: benchSetting, keystroke: benchKeystroke, batch: benchBatch };
+const benches = {
+  setting: benchSetting,
+  keystroke: benchKeystroke,
+  batch: benchBatch,
+  kit: benchKit,
+};
 const wanted = process.argv.slice(2);
 const unknown = wanted.find((name) => !(name in benches));
 if (unknown !== undefined) {

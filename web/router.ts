@@ -20,6 +20,12 @@ export const router = createRouter({
       component: () => import("./views/SpecimenView.vue"),
       props: true,
     },
+    {
+      path: "/brands/:id/sheet",
+      name: "sheet",
+      component: () => import("./views/SheetView.vue"),
+      props: true,
+    },
     { path: "/pieces/:id", redirect: (to) => `${to.path}/sizes` },
     {
       path: `/pieces/:id/:step(${steps.join("|")})`,

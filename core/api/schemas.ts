@@ -76,6 +76,14 @@ export const SpecimenQuery = z.object({
 });
 export type SpecimenQuery = z.infer<typeof SpecimenQuery>;
 
+/** The brand sheet: all pages as a PDF, or one of them (`colours`, `type`, `use`) as an image. */
+export const SheetQuery = z.object({
+  format: z.enum(["pdf", "png", "svg"]).default("pdf"),
+  page: z.enum(["colours", "type", "use"]).default("colours"),
+  scale: z.coerce.number().min(0.1).max(4).default(2),
+});
+export type SheetQuery = z.infer<typeof SheetQuery>;
+
 /** Formats in which a kit's colours and typefaces can be taken elsewhere. */
 export const ColourFormat = z.enum(["tokens", "css", "palette"]);
 export type ColourFormat = z.infer<typeof ColourFormat>;

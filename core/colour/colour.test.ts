@@ -1,6 +1,16 @@
 import { expect } from "chai";
 import fc from "fast-check";
-import { contrast, contrastNeeded, luminance, spreads, type Hex } from "./index";
+import {
+  calmTint,
+  contrast,
+  contrastNeeded,
+  hexOf,
+  luminance,
+  spreads,
+  tintsOf,
+  withinLimit,
+  type Hex,
+} from "./index";
 
 const hex = fc
   .tuple(fc.nat(255), fc.nat(255), fc.nat(255))
@@ -48,8 +58,9 @@ describe("spreads", () => {
   it("only spreads colours that can be read", () => {
     fc.assert(
       fc.property(kit, (colours) => {
-        const of = (id = "") => colours.find((colour) => colour.id === id)!.hex;
+        const of = (id = "") => hexOf(colours, id)!;
         for (const spread of spreads(colours)) {
+          expect(withinLimit(spread)).to.equal(true);
           const ratio = (a?: string, b?: string) => contrast(of(a), of(b));
           expect(ratio(spread.headline, spread.backdrop)).to.be.at.least(4.5);
           expect(ratio(spread.support, spread.backdrop)).to.be.at.least(4.5);
@@ -60,6 +71,28 @@ describe("spreads", () => {
       }),
       { numRuns: 60 },
     );
+  });
+
+  it("shows another ground before it shows the same once more", () => {
+    const colours = [
+      { id: "tide", hex: "#123A3F", role: "primary" },
+      { id: "paper", hex: "#F6EFE2", role: "paper" },
+      { id: "sun", hex: "#EDB64A", role: "accent" },
+      { id: "mist", hex: "#BCD0CB", role: "free" },
+    ];
+    const all = spreads(colours);
+    const grounds = all.slice(0, 4).map(({ backdrop }) => backdrop);
+    expect(grounds[0]).to.equal("tide");
+    expect(new Set(grounds).size).to.be.at.least(3);
+    const ids = all.map((spread) => JSON.stringify(spread));
+    expect(new Set(ids).size).to.equal(ids.length);
+  });
+
+  it("names tints by their colour and lightness", () => {
+    const colours = [{ id: "tide", hex: "#123A3F" }];
+    expect(hexOf(colours, "tide/84")).to.equal(tintsOf("#123A3F")[2]);
+    expect(hexOf(colours, "moon/84")).to.equal(undefined);
+    expect(contrast(hexOf(colours, calmTint(colours[0]!))!, "#123A3F")).to.be.within(1.2, 2);
   });
 
   it("finds none in a single colour, and some in black and white", () => {

@@ -167,12 +167,12 @@ function byVariety(all: Scored[]): Dressed[] {
 }
 
 /** What looking like one that was shown already costs, in points of score. */
-const SAME = 4;
+const SAME = 5;
 
 /** How alike two spreads look, 0..1: the ground rules, then what is to be pressed. */
 const alike = (a: Dressed, b: Dressed): number =>
-  (a.backdrop === b.backdrop ? 0.5 : 0) +
-  (a.action === b.action ? 0.3 : 0) +
+  (a.backdrop === b.backdrop ? 0.6 : 0) +
+  (a.action === b.action ? 0.2 : 0) +
   (a.words === b.words ? 0.1 : 0) +
   (a.third === b.third ? 0.1 : 0);
 

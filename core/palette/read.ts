@@ -48,22 +48,35 @@ export function readPalette(picture: Raster): PaletteReading {
 /** 24-bit colours of the pixels whose neighbours to the right and below are alike, two pixels deep. */
 function flatPixels({ data, width, height }: Raster): Uint32Array {
   const flat = new Uint32Array(width * height);
+  const words = wordsOf(data);
   let count = 0;
+  const near = (i: number, j: number): boolean => {
+    const apart = data[i]! - data[j]!;
+    return apart <= FLAT && apart >= -FLAT;
+  };
   const alike = (i: number, j: number): boolean =>
-    Math.abs(data[i]! - data[j]!) <= FLAT &&
-    Math.abs(data[i + 1]! - data[j + 1]!) <= FLAT &&
-    Math.abs(data[i + 2]! - data[j + 2]!) <= FLAT;
+    near(i, j) && near(i + 1, j + 1) && near(i + 2, j + 2);
   for (let y = 0; y < height - 2; y++) {
     for (let x = 0; x < width - 2; x++) {
       const i = (y * width + x) * 4;
       if (data[i + 3]! < 250) continue;
-      const [right, below] = [i + 8, i + width * 8];
-      if (alike(i, right) && alike(i, below) && alike(right, below))
+      const right = i + 8;
+      const below = i + width * 8;
+      const word = words[i >> 2];
+      // Most of a logo or a page is of exactly one value, which is one comparison a neighbour.
+      const exact = word === words[right >> 2] && word === words[below >> 2];
+      if (exact || (alike(i, right) && alike(i, below) && alike(right, below)))
         flat[count++] = (data[i]! << 16) | (data[i + 1]! << 8) | data[i + 2]!;
     }
   }
   return flat.subarray(0, count);
 }
+
+/** The pixels as one number each. */
+const wordsOf = (data: Uint8ClampedArray): Uint32Array =>
+  data.byteOffset % 4 === 0
+    ? new Uint32Array(data.buffer, data.byteOffset, data.length / 4)
+    : new Uint32Array(data.slice().buffer);
 
 interface Cluster {
   hex: Hex;
@@ -124,9 +137,12 @@ const NEAR = 4;
 /** The commonest exact colour of each cluster, and how much of the cluster lies near it. */
 function peaksOf(flat: Uint32Array, owner: Int16Array, counts: number[]): Cluster[] {
   const exact = counts.map(() => new Map<number, number>());
-  for (const colour of flat) {
+  // Flat areas are long runs of one value, so each run is looked up once.
+  for (let i = 0, end = 0; i < flat.length; i = end) {
+    const colour = flat[i]!;
+    for (end = i + 1; flat[end] === colour; end++);
     const index = owner[binOf(colour)]!;
-    if (index >= 0) exact[index]!.set(colour, (exact[index]!.get(colour) ?? 0) + 1);
+    if (index >= 0) exact[index]!.set(colour, (exact[index]!.get(colour) ?? 0) + end - i);
   }
   return exact.map((colours, index) => {
     let [peak, most] = [0, 0];

@@ -9,6 +9,7 @@ import { settingSheet } from "./setting";
 import { shapesSheet } from "./shapes";
 import type { Specimen } from "./sheet";
 
+export { brandSheet } from "./brand-sheet";
 export type { Specimen } from "./sheet";
 export { inFont } from "./trial";
 

@@ -29,7 +29,9 @@ export class Sheet {
     private readonly id: string,
     private readonly title: string,
     private readonly brand: Brand,
+    heading = true,
   ) {
+    if (!heading) return;
     this.text(box(MARGIN, 50, 900, 60), title, { type: "headline", size: 46, leading: 0.95 });
   }
 
@@ -58,6 +60,16 @@ export class Sheet {
 
   shape(at: Box, style: StyleInput): void {
     this.add({ kind: "shape", role: "ornament", box: at, style });
+  }
+
+  /** A flat area that other things stand on. */
+  ground(at: Box, colour: string): void {
+    this.add({ kind: "shape", role: "plate", box: at, style: { colour } });
+  }
+
+  /** The brand's logo, in the version that its ground asks for. */
+  logo(at: Box): void {
+    this.add({ kind: "picture", role: "logo", box: at, style: {} });
   }
 
   icon(at: Box, icon: string, colour: string): void {

@@ -1,6 +1,7 @@
 import { availableParallelism } from "node:os";
 import { Piscina } from "piscina";
 import type { LogoWish } from "../../core/api";
+import type { Brand } from "../../core/brand";
 import type { FileId } from "../../core/files";
 import type { PaletteReading } from "../../core/palette";
 import type { LogoTask, RenderResult, RenderTask } from "./task";
@@ -48,6 +49,11 @@ export class RenderPool {
   logo(id: FileId, wanted: LogoWish): Promise<Uint8Array | undefined> {
     const task: LogoTask = { id, wanted };
     return this.named("logoTask", task);
+  }
+
+  /** The brand sheet as a PDF. */
+  sheet(brand: Brand): Promise<Uint8Array> {
+    return this.named("sheetTask", brand);
   }
 
   /** The worker's other functions; the pool's own types know of the first alone. */

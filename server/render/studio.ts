@@ -1,8 +1,9 @@
-import { type Canvas, createCanvas, ImageData, Path2D } from "@napi-rs/canvas";
+import { type Canvas, createCanvas, ImageData, Path2D, PDFDocument } from "@napi-rs/canvas";
 import sharp from "sharp";
 import type { ImageFormat } from "../../core/api";
 import type { Brand } from "../../core/brand";
 import { makeScene, type Made } from "../../core/engine";
+import { scaleBox } from "../../core/geometry";
 import type { FileId, PictureFile } from "../../core/files";
 import { loadFonts, piecePictures } from "../../core/needs";
 import { paint, paintSvg, pathCache, type Bitmap, type SvgPicture } from "../../core/paint";
@@ -17,6 +18,11 @@ import { iconLookup } from "./icons";
 import { inspectPicture } from "./inspect";
 import { Kept } from "./kept";
 import { copyAt } from "./rendition";
+
+/** A page of a document in points, of which a sheet's pixels make two thirds. */
+const POINTS = 2 / 3;
+/** Pictures in a document have so many pixels for each of the scene's. */
+const SHARP_PDF = 2;
 
 sharp.concurrency(1);
 sharp.cache(false);
@@ -85,14 +91,35 @@ export class Studio {
     scene: Scene,
     scale: number,
   ): Promise<{ data: Buffer; width: number; height: number }> {
-    const bitmaps = new Map<PictureItem, Bitmap<Canvas>>();
-    for (const item of scenePictures(scene)) bitmaps.set(item, await this.bitmap(item, scale));
-    const materials = { path: this.path, picture: (item: PictureItem) => bitmaps.get(item) };
+    const materials = await this.materials(scene, scale);
     const [width, height] = [Math.round(scene.width * scale), Math.round(scene.height * scale)];
     // From here to the return nothing waits: the canvas is shared with the next task.
     const canvas = this.canvas(width, height);
     paint<Path2D, Canvas>(canvas.getContext("2d") as never, scene, materials, scale);
     return { data: canvas.data(), width, height };
+  }
+
+  /** The scenes as one document, a page each; shapes and words stay vectors. Pages are in points, 3 pixels to 2. */
+  async pdf(title: string, scenes: readonly Scene[]): Promise<Buffer> {
+    const document = new PDFDocument({ title });
+    for (const scene of scenes) {
+      const { path, picture } = await this.materials(scene, SHARP_PDF);
+      const shrunk = (item: PictureItem) => {
+        const bitmap = picture(item);
+        return bitmap && { ...bitmap, at: scaleBox(bitmap.at, POINTS / SHARP_PDF) };
+      };
+      const materials = { path, picture: shrunk };
+      const context = document.beginPage(scene.width * POINTS, scene.height * POINTS);
+      paint<Path2D, Canvas>(context as never, scene, materials, POINTS);
+      document.endPage();
+    }
+    return document.close();
+  }
+
+  private async materials(scene: Scene, scale: number) {
+    const bitmaps = new Map<PictureItem, Bitmap<Canvas>>();
+    for (const item of scenePictures(scene)) bitmaps.set(item, await this.bitmap(item, scale));
+    return { path: this.path, picture: (item: PictureItem) => bitmaps.get(item) };
   }
 
   /** Batches paint one size after another, so the last canvas usually fits; a new one is slow to make. */

@@ -3,6 +3,8 @@ import type { Brand } from "../../core/brand";
 import type { FileId } from "../../core/files";
 import { inOneColour, readPalette, withoutGround, type PaletteReading } from "../../core/palette";
 import { check, toAct } from "../../core/preflight";
+import type { Scene } from "../../core/scene";
+import { brandSheet } from "../../core/specimen";
 import { Blobs, writeWhole } from "../files/blobs";
 import { fileId } from "../files/hash";
 import { WithShipped } from "../files/shipped";
@@ -40,6 +42,14 @@ export async function logoTask({ id, wanted }: LogoTask): Promise<Uint8Array | u
   const made =
     wanted.as === "one-colour" ? inOneColour(picture, wanted.hex) : withoutGround(picture);
   return made && pngOf(made);
+}
+
+/** Also in a thread: the brand sheet as one document. */
+export async function sheetTask(brand: Brand): Promise<Uint8Array> {
+  const scenes: Scene[] = [];
+  for (const { piece, placement } of brandSheet(brand))
+    scenes.push((await studio.make(piece, known(brand), placement)).scene);
+  return studio.pdf(brand.name, scenes);
 }
 
 const brands = new Map<string, Brand>();

@@ -1,9 +1,10 @@
 import { mkdtemp, readFile, rm } from "node:fs/promises";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import type { SpecimenQuery } from "../../core/api";
+import type { SheetQuery, SpecimenQuery } from "../../core/api";
+import type { Brand } from "../../core/brand";
 import { problem } from "../../core/problem";
-import { inFont, specimen } from "../../core/specimen";
+import { brandSheet, inFont, specimen, type Specimen } from "../../core/specimen";
 import type { Library } from "./library";
 import type { Surroundings } from "./services";
 
@@ -19,13 +20,34 @@ export class Specimens {
     const kit = await this.library.brand(brandId);
     const brand = query.font ? inFont(kit, query.font) : kit;
     const picture = query.picture && (await this.library.picture(query.picture)).id;
-    const page = specimen(brand, picture).find(({ id }) => id === pageId);
-    if (!page) throw problem("not-found", { what: "specimen page", id: pageId });
+    return this.image(brand, specimen(brand, picture), pageId, query);
+  }
+
+  /** One page of the brand sheet as an image. */
+  async sheetPage(brandId: string, pageId: string, query: SheetQuery): Promise<Buffer> {
+    const brand = await this.library.brand(brandId);
+    const format = query.format === "pdf" ? "png" : query.format;
+    return this.image(brand, brandSheet(brand), `sheet-${pageId}`, { ...query, format });
+  }
+
+  /** The whole brand sheet as a PDF. */
+  async sheet(brandId: string): Promise<{ name: string; bytes: Uint8Array }> {
+    const brand = await this.library.brand(brandId);
+    return { name: brand.name, bytes: await this.around.pool.sheet(brand) };
+  }
+
+  private async image(
+    brand: Brand,
+    pages: Specimen[],
+    pageId: string,
+    { format, scale }: Pick<SpecimenQuery, "format" | "scale">,
+  ): Promise<Buffer> {
+    const page = pages.find(({ id }) => id === pageId);
+    if (!page) throw problem("not-found", { what: "page", id: pageId });
     const folder = await mkdtemp(join(tmpdir(), "zest-specimen-"));
     try {
       const path = join(folder, "page");
       const { piece, placement } = page;
-      const { format, scale } = query;
       await this.around.pool.run({ piece, brand, placement, format, scale, path });
       return await readFile(path);
     } finally {

@@ -1,4 +1,4 @@
-import type { z } from "zod";
+import { z } from "zod";
 import {
   BatchAnswer,
   BatchList,
@@ -10,7 +10,9 @@ import {
   DeliveryAnswer,
   FontAnswer,
   DeliveryList,
+  DressAnswer,
   ImportAnswer,
+  OutdatedList,
   PaletteAnswer,
   PictureList,
   PieceAnswer,
@@ -20,6 +22,7 @@ import {
   VariationList,
   type BatchRequest,
   type DeliveryRequest,
+  type LogoWish,
 } from "../../core/api";
 import { Brand } from "../../core/brand";
 import { PictureFile } from "../../core/files";
@@ -84,8 +87,17 @@ export const api = {
   importZip: (file: File) => post(ImportAnswer, "/api/imports", form(file)),
   addPicture: (file: File) => post(PictureFile, "/api/pictures", form(file)),
   addBrand: (brand: NewBrand) => post(Brand, "/api/brands", brand),
-  changeBrand: (brand: Brand, version: number) =>
-    ask(Brand, "PUT", `/api/brands/${brand.id}`, { brand, version }),
+  changeBrand: (brand: Brand, version: number, key?: string) =>
+    ask(Brand, "PUT", `/api/brands/${brand.id}`, { brand, version, key }),
+  lockBrand: (id: string, to: "lock" | "unlock", key: string) =>
+    post(z.object({ locked: z.boolean() }), `/api/brands/${id}/${to}`, { key }),
+  removeBrand: (id: string, instead?: string, key?: string) =>
+    ask(DressAnswer, "DELETE", `/api/brands/${id}`, { instead, key }),
+  outdated: (brand: string) => get(OutdatedList, `/api/brands/${brand}/outdated`),
+  logoVersion: (picture: string, wish: LogoWish) =>
+    post(PictureFile, `/api/pictures/${picture}/logo`, wish),
+  dressCrate: (crate: string, brand: string) =>
+    post(DressAnswer, `/api/crates/${crate}/dress`, { brand }),
   brandVersions: (id: string) => get(BrandVersionList, `/api/brands/${id}/versions`),
   proposeColours: (file: File) => post(PaletteAnswer, "/api/palettes", form(file)),
   addFont: (file: File) => post(FontAnswer, "/api/fonts", form(file)),

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { Download } from "@lucide/vue";
-import { computed } from "vue";
+import { Download, Shirt } from "@lucide/vue";
+import { computed, ref } from "vue";
 import type { CrateAnswer } from "../../core/api";
 import { useLibrary } from "../stores/library";
+import DressCrate from "./DressCrate.vue";
 import PieceCard from "./PieceCard.vue";
 
 const props = defineProps<{ crate: CrateAnswer }>();
@@ -14,6 +15,7 @@ function startFrom(event: Event): void {
   if (from) emit("start", props.crate.id, from);
 }
 
+const dressing = ref(false);
 const brand = computed(() => library.brandById.get(props.crate.brand));
 </script>
 
@@ -31,10 +33,19 @@ const brand = computed(() => library.brandById.get(props.crate.brand));
           ></i>
         </span>
       </RouterLink>
+      <span class="space"></span>
+      <button
+        v-if="crate.pieces.length > 0 && library.brands.length > 1"
+        class="button plain"
+        @click="dressing = true"
+      >
+        <Shirt :size="16" aria-hidden="true" /> Dress anew
+      </button>
       <a class="button plain" :href="`/api/crates/${crate.id}/bundle`" download>
         <Download :size="16" aria-hidden="true" /> Export
       </a>
     </header>
+    <DressCrate v-model:shown="dressing" :crate="crate" />
     <label v-if="crate.pieces.length === 0" class="empty quiet">
       This crate is empty. Start a piece from
       <select class="field" @change="startFrom">
@@ -65,7 +76,7 @@ const brand = computed(() => library.brandById.get(props.crate.brand));
 header {
   display: flex;
   align-items: baseline;
-  gap: 24px;
+  gap: 16px;
   padding-bottom: 8px;
   margin-bottom: 16px;
   border-bottom: 1px solid var(--line);
@@ -90,8 +101,8 @@ header {
   box-shadow: inset 0 0 0 1px rgb(0 0 0 / 0.08);
 }
 
-header .button {
-  margin-left: auto;
+.space {
+  flex: 1;
 }
 
 .empty {

@@ -1,8 +1,12 @@
 <script setup lang="ts">
 import type { Brand } from "../../core/brand";
 import KitColours from "./KitColours.vue";
+import KitDefaults from "./KitDefaults.vue";
+import KitLogos from "./KitLogos.vue";
 import KitPairs from "./KitPairs.vue";
+import KitTypefaces from "./KitTypefaces.vue";
 import KitVoice from "./KitVoice.vue";
+import SpreadBar from "./SpreadBar.vue";
 
 /** A kit while it is changed, with what will change in words. */
 const draft = defineModel<Brand>({ required: true });
@@ -17,9 +21,28 @@ defineProps<{ changes: string[]; failure: string }>();
   </label>
   <KitColours v-model="draft.colours" />
   <div class="columns">
-    <KitPairs :colours="draft.colours" />
+    <KitTypefaces v-model="draft.typefaces" :sample="draft.name" />
     <KitVoice v-model="draft.voice" />
   </div>
+  <div class="columns">
+    <KitLogos v-model="draft.logos" :colours="draft.colours" />
+    <KitDefaults v-model="draft.defaults" :colours="draft.colours" />
+  </div>
+  <section v-if="draft.spreads.length > 0" aria-label="Pinned spreads">
+    <h2>Pinned spreads</h2>
+    <ol class="pinned">
+      <li v-for="(spread, index) in draft.spreads" :key="index">
+        <SpreadBar :colours="draft.colours" :spread="spread" />
+        <button
+          class="button plain"
+          @click="draft.spreads = draft.spreads.filter((_, i) => i !== index)"
+        >
+          Unpin
+        </button>
+      </li>
+    </ol>
+  </section>
+  <KitPairs :colours="draft.colours" />
   <section aria-label="What changes">
     <h2>What changes</h2>
     <p v-if="changes.length === 0" class="quiet">Nothing yet.</p>
@@ -30,13 +53,6 @@ defineProps<{ changes: string[]; failure: string }>();
 </template>
 
 <style scoped>
-.failure {
-  padding: 10px 14px;
-  margin: 0;
-  background: var(--berry-tint);
-  color: var(--berry);
-}
-
 .named {
   display: grid;
   gap: 4px;
@@ -49,6 +65,15 @@ defineProps<{ changes: string[]; failure: string }>();
   display: grid;
   grid-template-columns: 3fr 2fr;
   gap: 40px;
+}
+
+.pinned {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 16px;
+  padding: 0;
+  margin: 8px 0 0;
+  list-style: none;
 }
 
 ul {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Brand } from "../../core/brand";
 
-/** How a brand speaks, to be changed. Calls to action stand one on a line. */
+/** How a brand speaks, to be changed. Calls to action and words to avoid stand one on a line. */
 const voice = defineModel<Brand["voice"]>({ required: true });
 
 const set = (part: Partial<Brand["voice"]>): void => {
@@ -13,6 +13,13 @@ const lines = (text: string): string[] =>
     .split("\n")
     .map((line) => line.trim())
     .filter(Boolean);
+/** Hashtags are written with one #, however they were typed. */
+const tags = (text: string): string[] =>
+  text
+    .split(/[\s,]+/)
+    .map((tag) => tag.replace(/^#+/, ""))
+    .filter(Boolean)
+    .map((tag) => `#${tag}`);
 </script>
 
 <template>
@@ -33,6 +40,23 @@ const lines = (text: string): string[] =>
         rows="3"
         :value="voice.callsToAction.join('\n')"
         @change="set({ callsToAction: lines(value($event)) })"
+      ></textarea>
+    </label>
+    <label>
+      Hashtags
+      <input
+        class="field"
+        :value="voice.hashtags.join(' ')"
+        @change="set({ hashtags: tags(value($event)) })"
+      />
+    </label>
+    <label>
+      Words to avoid, one on a line
+      <textarea
+        class="field"
+        rows="2"
+        :value="voice.avoid.join('\n')"
+        @change="set({ avoid: lines(value($event)) })"
       ></textarea>
     </label>
     <label>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import type { Brand } from "../../core/brand";
-import type { Spread } from "../../core/colour";
+import { baseId, type Spread } from "../../core/colour";
 import type { Piece } from "../../core/piece";
 import { useLibrary } from "../stores/library";
 import { useWall } from "../wall/use-wall";
@@ -22,10 +22,15 @@ const width = computed(() =>
   lead.value ? Math.sqrt((24_000 * lead.value.width) / lead.value.height) : 0,
 );
 const colourName = (id = ""): string =>
-  props.brand.colours.find((colour) => colour.id === id)?.name ?? "another colour";
-const name = computed(
-  () => `${colourName(props.spread.backdrop)} with ${colourName(props.spread.action)}`,
-);
+  props.brand.colours.find((colour) => colour.id === baseId(id))?.name ?? "another colour";
+/** The words and the ground, then the third colour where there is one. */
+const name = computed(() => {
+  const { backdrop, headline, action, ornament } = props.spread;
+  const pair = [backdrop, headline].map((id) => baseId(id ?? ""));
+  const third = [action, ornament].map((id) => baseId(id ?? "")).find((id) => !pair.includes(id));
+  const [ground, words] = pair.map(colourName);
+  return `${words} on ${ground}${third ? ` with ${colourName(third)}` : ""}`;
+});
 </script>
 
 <template>

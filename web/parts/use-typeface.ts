@@ -1,9 +1,22 @@
 import { watch } from "vue";
+import type { Typeface } from "../../core/brand";
 import type { FileId } from "../../core/files";
 
 /** Makes a stored or shipped font known to the page under a name of its own, and answers that name. */
 export function typefaceName(file: FileId): string {
   return `kit-${file.slice(0, 12)}`;
+}
+
+/** How a page sets a sample in a kit's typeface. */
+export function sampleStyle({ faces, tracking, case: letterCase }: Typeface) {
+  const [face] = faces as [Typeface["faces"][number]];
+  const axes = Object.entries(face.axes).map(([tag, value]) => `"${tag}" ${value}`);
+  return {
+    fontFamily: `"${typefaceName(face.file)}"`,
+    fontVariationSettings: axes.join(", ") || "normal",
+    letterSpacing: `${tracking}em`,
+    textTransform: letterCase === "upper" ? ("uppercase" as const) : ("none" as const),
+  };
 }
 
 const asked = new Set<FileId>();

@@ -7,6 +7,7 @@ import { api } from "../api/client";
 import { counted } from "../parts/counted";
 import FileFields from "../parts/FileFields.vue";
 import InLedger from "../parts/InLedger.vue";
+import OutdatedList from "../parts/OutdatedList.vue";
 import GraphicTile from "../parts/GraphicTile.vue";
 import { useBatch } from "../stores/batch";
 import { usePiece } from "../stores/piece";
@@ -118,6 +119,7 @@ const time = (value: string): string =>
         >
       </label>
     </div>
+    <OutdatedList v-if="open.brand && open.piece" :brand="open.brand" :piece="open.piece.id" />
     <InLedger>
       <fieldset v-if="withFiles.length">
         <legend>Batches</legend>

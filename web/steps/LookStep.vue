@@ -1,39 +1,78 @@
 <script setup lang="ts">
-import { computed } from "vue";
-import { defaultSpread } from "../../core/brand";
-import { sameSpread, spreads, type Spread } from "../../core/colour";
+import { Pin, PinOff, Shuffle } from "@lucide/vue";
+import { computed, ref } from "vue";
+import { brandSpreads, defaultSpread } from "../../core/brand";
+import { sameSpread, type Spread } from "../../core/colour";
+import { redress } from "../../core/kit";
+import { api } from "../api/client";
 import InLedger from "../parts/InLedger.vue";
 import SpreadCard from "../parts/SpreadCard.vue";
 import { useLibrary } from "../stores/library";
 import { usePiece } from "../stores/piece";
+import { useToasts } from "../stores/toasts";
 
 /** The brand, and the ways of spreading its colours over the piece. */
 const library = useLibrary();
 const open = usePiece();
+const toasts = useToasts();
+const AT_ONCE = 12;
+const page = ref(0);
 
-const MOST = 12;
-/** The piece's own first, then the best; no two with the same ground and button: they would look alike. */
+const all = computed(() => (open.brand ? brandSpreads(open.brand) : []));
+const pages = computed(() => Math.ceil(all.value.length / AT_ONCE));
+/** The piece's own comes first when it is none of the brand's. */
 const choices = computed(() => {
-  if (!open.brand) return [];
-  const seen = new Set<string>();
-  return [current.value, ...spreads(open.brand.colours)]
-    .filter((spread) => {
-      const look = `${spread.backdrop}|${spread.action}`;
-      if (seen.has(look)) return false;
-      seen.add(look);
-      return true;
-    })
-    .slice(0, MOST);
+  const shown = all.value.slice(page.value * AT_ONCE, (page.value + 1) * AT_ONCE);
+  const own = all.value.some((spread) => sameSpread(spread, current.value));
+  return own || page.value > 0 ? shown : [current.value, ...shown].slice(0, AT_ONCE);
 });
+
 const current = computed<Spread>(() => {
   const spread = open.piece?.spread ?? {};
   return Object.keys(spread).length > 0 || !open.brand ? spread : defaultSpread(open.brand);
 });
+const pinned = computed(
+  () => open.brand?.spreads.some((spread) => sameSpread(spread, current.value)) ?? false,
+);
 
-function dress(brand: string, spread: Spread): void {
+function dress(spread: Spread): void {
   if (!open.piece) return;
-  const was = { brand: open.piece.brand, spread: open.piece.spread };
+  const { brand } = open.piece;
+  const was = { brand, spread: open.piece.spread };
   open.change({ kind: "dress", to: { brand, spread }, was });
+}
+
+/** Another brand's clothes: its own spread, and its colours for those that the design names. */
+function wear(id: string): void {
+  const to = library.brandById.get(id);
+  if (!open.piece || !open.brand || !to) return;
+  const { edit, notes } = redress(open.piece, open.brand, to);
+  page.value = 0;
+  open.change(edit);
+  if (notes.length > 0) toasts.tell(`${notes.join("; ")}.`);
+}
+
+/** The next spread after the current one; after the last comes the first. */
+function another(): void {
+  const at = all.value.findIndex((spread) => sameSpread(spread, current.value));
+  const next = (at + 1) % all.value.length;
+  page.value = Math.floor(next / AT_ONCE);
+  dress(all.value[next]!);
+}
+
+/** Pinned spreads are the kit's: they come first for every piece of the brand. */
+async function pin(): Promise<void> {
+  const { brand } = open;
+  if (!brand) return;
+  const others = brand.spreads.filter((spread) => !sameSpread(spread, current.value));
+  const spreads = pinned.value ? others : [...others, current.value];
+  try {
+    const { versions } = await api.brandVersions(brand.id);
+    await api.changeBrand({ ...brand, spreads }, versions[0]?.number ?? 0);
+    await library.load();
+  } catch (error) {
+    toasts.fail(error);
+  }
 }
 </script>
 
@@ -46,15 +85,30 @@ function dress(brand: string, spread: Spread): void {
         <select
           class="field"
           :value="open.piece?.brand"
-          @change="dress(($event.target as HTMLSelectElement).value, {})"
+          @change="wear(($event.target as HTMLSelectElement).value)"
         >
           <option v-for="brand in library.brands" :key="brand.id" :value="brand.id">
             {{ brand.name }}
           </option>
         </select>
       </label>
+      <div class="ways">
+        <button class="button" :disabled="all.length < 2" @click="another">
+          <Shuffle :size="16" aria-hidden="true" /> Another spread
+        </button>
+        <button class="button" :disabled="all.length === 0" @click="pin">
+          <component :is="pinned ? PinOff : Pin" :size="16" aria-hidden="true" />
+          {{ pinned ? "Unpin it from the kit" : "Pin it to the kit" }}
+        </button>
+      </div>
     </InLedger>
-    <p class="quiet">Every spread below meets the contrast that readable words need.</p>
+    <p class="quiet">
+      Three colours at most, and all of them readable.
+      <template v-if="pages > 1">
+        {{ page + 1 }} of {{ pages }}
+        <button class="button plain" @click="page = (page + 1) % pages">Show others</button>
+      </template>
+    </p>
     <p v-if="choices.length === 0" class="quiet">
       No two colours of this brand can be read on each other. Add a darker or lighter one to the
       brand kit.
@@ -62,12 +116,12 @@ function dress(brand: string, spread: Spread): void {
     <div v-else-if="open.piece && open.brand" class="choices">
       <SpreadCard
         v-for="spread in choices"
-        :key="`${open.brand.id}-${spread.backdrop}-${spread.action}`"
+        :key="`${open.brand.id}-${JSON.stringify(spread)}`"
         :piece="open.piece"
         :brand="open.brand"
         :spread="spread"
         :current="sameSpread(spread, current)"
-        @pick="dress(open.brand!.id, spread)"
+        @pick="dress(spread)"
       />
     </div>
   </div>
@@ -95,5 +149,11 @@ label {
   gap: 24px 20px;
   align-items: end;
   padding-top: 16px;
+}
+
+.ways {
+  display: grid;
+  gap: 8px;
+  margin-top: 12px;
 }
 </style>

@@ -10,6 +10,7 @@ import { api } from "../api/client";
 export const useLibrary = defineStore("library", () => {
   const crates = shallowRef<CrateAnswer[]>([]);
   const brands = shallowRef<Brand[]>([]);
+  const lockedBrands = shallowRef<ReadonlySet<string>>(new Set());
   const placements = shallowRef<Placement[]>([]);
   const pictures = shallowRef<PictureFile[]>([]);
   const state = ref<"loading" | "ready" | "failed">("loading");
@@ -35,6 +36,7 @@ export const useLibrary = defineStore("library", () => {
       ]);
       crates.value = c.crates;
       brands.value = b.brands;
+      lockedBrands.value = new Set(b.locked);
       placements.value = p.placements;
       pictures.value = f.pictures;
       state.value = "ready";
@@ -56,6 +58,7 @@ export const useLibrary = defineStore("library", () => {
   return {
     crates,
     brands,
+    lockedBrands,
     placements,
     pictures,
     state,

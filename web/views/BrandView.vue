@@ -1,15 +1,18 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, shallowRef, toRaw, watch } from "vue";
 import type { BrandVersion } from "../../core/api";
-import type { Brand, Typeface } from "../../core/brand";
-import { onColour } from "../../core/colour";
+import { typefacesOf, type Brand } from "../../core/brand";
+import { onColour, tintsOf } from "../../core/colour";
 import { compareBrands } from "../../core/kit";
 import { api } from "../api/client";
 import KitEditor from "../parts/KitEditor.vue";
 import KitPairs from "../parts/KitPairs.vue";
+import KitUpkeep from "../parts/KitUpkeep.vue";
 import KitVersions from "../parts/KitVersions.vue";
+import LogoPlate from "../parts/LogoPlate.vue";
+import OutdatedList from "../parts/OutdatedList.vue";
 import PageBar from "../parts/PageBar.vue";
-import { typefaceName, useTypefaces } from "../parts/use-typeface";
+import { sampleStyle, useTypefaces } from "../parts/use-typeface";
 import { useLibrary } from "../stores/library";
 
 /** A brand kit to look at: colours with their roles, typefaces, logos, voice. */
@@ -48,7 +51,7 @@ async function save(wanted: Brand): Promise<void> {
   saving.value = true;
   failure.value = "";
   try {
-    await api.changeBrand(wanted, versions.value[0]?.number ?? 0);
+    await api.changeBrand(wanted, versions.value[0]?.number ?? 0, key.value || undefined);
     draft.value = undefined;
     await library.load();
   } catch (error) {
@@ -60,28 +63,20 @@ async function save(wanted: Brand): Promise<void> {
 
 const shortName = computed(() => brand.value?.name.split(" ")[0] ?? "");
 
-function sampleStyle(typeface: Typeface) {
-  const axes = Object.entries(typeface.faces[0]!.axes).map(([tag, value]) => `"${tag}" ${value}`);
-  return {
-    fontFamily: `"${typefaceName(typeface.faces[0]!.file)}"`,
-    fontVariationSettings: axes.join(", ") || "normal",
-    letterSpacing: `${typeface.tracking}em`,
-    textTransform: typeface.case === "upper" ? ("uppercase" as const) : ("none" as const),
-  };
-}
-
 useTypefaces(() =>
-  brand.value
-    ? [brand.value.typefaces.headline, brand.value.typefaces.text].map(
-        ({ faces }) => faces[0]!.file,
-      )
-    : [],
+  brand.value ? typefacesOf(brand.value).map(({ faces }) => faces[0]!.file) : [],
 );
 
-const grounds = { light: "paper", dark: "primary" } as const;
-const groundFor = (ground: "light" | "dark"): string =>
-  brand.value?.colours.find((colour) => colour.role === grounds[ground])?.hex ??
-  (ground === "light" ? "#FFFFFF" : "#000000");
+const locked = computed(() => library.lockedBrands.has(props.id));
+const key = ref("");
+const faces = computed(() => {
+  const { headline, text, accent } = brand.value!.typefaces;
+  return [
+    { name: "Headlines", face: headline, sample: shortName.value },
+    ...(accent ? [{ name: "Accents", face: accent, sample: shortName.value }] : []),
+    { name: "Text", face: text, sample: `${brand.value!.name}, 0123456789` },
+  ];
+});
 const pieces = computed(() =>
   library.crates.flatMap((crate) => crate.pieces).filter((piece) => piece.brand === props.id),
 );
@@ -90,7 +85,17 @@ const pieces = computed(() =>
 <template>
   <PageBar :title="brand?.name ?? 'Brand kit'">
     <RouterLink v-if="brand" :to="{ name: 'specimen', params: { id } }">Specimen</RouterLink>
+    <RouterLink v-if="brand" :to="{ name: 'sheet', params: { id } }">Brand sheet</RouterLink>
     <template v-if="draft">
+      <input
+        v-if="locked"
+        v-model="key"
+        class="field key"
+        type="password"
+        autocomplete="off"
+        placeholder="Key of the kit"
+        aria-label="Key of the kit"
+      />
       <button class="button" @click="draft = undefined">Leave it as it was</button>
       <button class="button main" :disabled="saving || changes.length === 0" @click="save(draft)">
         {{ saving ? "Saving …" : "Save the kit" }}
@@ -116,36 +121,40 @@ const pieces = computed(() =>
           <b>{{ colour.name }}</b>
           <span class="number">{{ colour.hex }}</span>
           <span>{{ colour.role === "free" ? "" : colour.role }}</span>
+          <span class="tints" aria-hidden="true">
+            <i
+              v-for="tint in tintsOf(colour.hex)"
+              :key="tint"
+              :style="{ background: tint }"
+              :title="tint.toUpperCase()"
+            ></i>
+          </span>
         </div>
       </section>
       <div class="columns">
         <section aria-label="Logos">
           <h2>Logos</h2>
           <div class="logos">
-            <figure
+            <LogoPlate
               v-for="logo in brand.logos"
               :key="logo.file"
-              :style="{ background: groundFor(logo.ground) }"
-            >
-              <img
-                :src="`/api/pictures/${logo.file}/rendition?width=640`"
-                :alt="`${logo.kind} logo for ${logo.ground} grounds`"
-                :class="logo.kind"
-              />
-            </figure>
+              :logo="logo"
+              :colours="brand.colours"
+            />
           </div>
         </section>
         <section aria-label="Typefaces">
           <h2>Typefaces</h2>
           <div class="faces">
-            <p class="quiet small">Headlines: {{ brand.typefaces.headline.family }}</p>
-            <p class="headline-sample" :style="sampleStyle(brand.typefaces.headline)">
-              {{ shortName }}
-            </p>
-            <p class="quiet small">Text: {{ brand.typefaces.text.family }}</p>
-            <p class="text-sample" :style="sampleStyle(brand.typefaces.text)">
-              {{ brand.name }}, 0123456789
-            </p>
+            <template v-for="{ name, face, sample } in faces" :key="name">
+              <p class="quiet small">{{ name }}: {{ face.family }}</p>
+              <p
+                :class="name === 'Text' ? 'text-sample' : 'headline-sample'"
+                :style="sampleStyle(face)"
+              >
+                {{ sample }}
+              </p>
+            </template>
           </div>
           <h2>Voice</h2>
           <dl>
@@ -155,6 +164,10 @@ const pieces = computed(() =>
             <dd>{{ brand.voice.site || "none" }}</dd>
             <dt>Calls to action</dt>
             <dd>{{ brand.voice.callsToAction.join(", ") || "none" }}</dd>
+            <dt>Hashtags</dt>
+            <dd>{{ brand.voice.hashtags.join(" ") || "none" }}</dd>
+            <dt>Words to avoid</dt>
+            <dd>{{ brand.voice.avoid.join(", ") || "none" }}</dd>
             <dt>Tone</dt>
             <dd>{{ brand.voice.tone || "not said" }}</dd>
           </dl>
@@ -176,6 +189,8 @@ const pieces = computed(() =>
         <a class="button" :href="`/api/brands/${id}/colours/css`" download>CSS</a>
         <a class="button" :href="`/api/brands/${id}/colours/palette`" download>Plain palette</a>
       </section>
+      <OutdatedList :brand="brand" />
+      <KitUpkeep :brand="brand" :pieces="pieces.length" />
       <KitVersions :versions="versions" @restore="save($event.document)" />
     </template>
   </main>
@@ -186,13 +201,6 @@ main {
   display: grid;
   gap: 32px;
   padding: 24px;
-}
-
-.failure {
-  padding: 10px 14px;
-  margin: 0;
-  background: var(--berry-tint);
-  color: var(--berry);
 }
 
 .along {
@@ -216,6 +224,20 @@ main {
   flex: 1;
   align-content: end;
   padding: 16px;
+}
+
+.tints {
+  display: flex;
+  height: 14px;
+  margin: 10px -16px -16px;
+}
+
+.tints i {
+  flex: 1;
+}
+
+.key {
+  width: 160px;
 }
 
 .colours div:first-child {
@@ -252,21 +274,6 @@ section > h2 {
   display: grid;
   grid-template-columns: 1fr 1fr;
   gap: 12px;
-}
-
-figure {
-  display: grid;
-  place-items: center;
-  height: 148px;
-  margin: 0;
-}
-
-img.full {
-  width: 58%;
-}
-
-img.mark {
-  width: 64px;
 }
 
 dl {

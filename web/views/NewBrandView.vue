@@ -173,13 +173,6 @@ main {
   min-width: 0;
 }
 
-.failure {
-  padding: 10px 14px;
-  margin: 0;
-  background: var(--berry-tint);
-  color: var(--berry);
-}
-
 .start {
   display: grid;
   grid-template-columns: 1fr 1fr;

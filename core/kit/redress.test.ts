@@ -1,0 +1,65 @@
+import { expect } from "chai";
+import { demoBrand, demoPiece } from "../../tests/support/demo";
+import { applyEdit, invertEdit, type Piece } from "../piece";
+import { outdated, redress } from "./index";
+
+const quillmere = demoBrand("quillmere");
+const saltlight = demoBrand("saltlight");
+const boats = demoPiece("quillmere", "opening-announcement");
+
+/** The piece with a colour written into its headline and its plate. */
+const painted = (headline: string, plate: string): Piece => ({
+  ...boats,
+  arrangement: boats.arrangement.map((node) =>
+    node.role === "headline"
+      ? { ...node, style: { ...node.style, colour: headline, plate: { colour: plate } } }
+      : node,
+  ),
+});
+
+const headlineOf = (piece: Piece) => piece.arrangement.find(({ role }) => role === "headline")!;
+
+describe("a piece in another brand's clothes", () => {
+  it("keeps tokens that name roles, and says nothing about them", () => {
+    const { edit, notes } = redress(painted("accent", "#123456"), quillmere, saltlight);
+    const after = applyEdit(painted("accent", "#123456"), edit);
+    expect(headlineOf(after).style).to.include({ colour: "accent" });
+    expect(headlineOf(after).style.plate!.colour).to.equal("#123456");
+    expect(notes).to.deep.equal([]);
+    expect(after.brand).to.equal("saltlight");
+  });
+
+  it("gives colours their counterpart by role, else the nearest, and says how near", () => {
+    const before = painted("sun", "mist");
+    const { edit, notes } = redress(before, quillmere, saltlight);
+    const { style } = headlineOf(applyEdit(before, edit));
+    expect(style.colour).to.equal("coral");
+    expect(saltlight.colours.map(({ id }) => id)).to.include(style.plate!.colour);
+    expect(notes).to.have.lengthOf(2);
+    expect(notes[0]).to.match(/^Sun became Coral: both are accent, ΔE00 \d/);
+    expect(notes[1]).to.match(/^Mist became .*: the nearest there is/);
+    expect(applyEdit(applyEdit(before, edit), invertEdit(edit))).to.deep.equal(before);
+  });
+
+  it("names what the other brand lacks", () => {
+    const bare = { ...saltlight, logos: [] };
+    expect(redress(boats, quillmere, bare).notes).to.deep.equal([
+      "Saltlight Swim Club has no logo, so its place stays empty",
+    ]);
+  });
+});
+
+describe("what was exported", () => {
+  const then = { piece: boats, brand: quillmere };
+  it("is out of date when something that it shows was changed, and not otherwise", () => {
+    const voice = { ...quillmere.voice, tone: "Loud.", avoid: ["quiet"] };
+    const title = { ...boats, title: "Another name" };
+    expect(outdated(then, { piece: title, brand: { ...quillmere, voice } })).to.deep.equal([]);
+    const site = { ...quillmere, voice: { ...voice, site: "moon.example" } };
+    expect(outdated(then, { piece: boats, brand: site })).to.include("Site changed");
+    expect(outdated(then, { piece: painted("sun", "mist"), brand: quillmere })).to.deep.equal([
+      "The piece was changed",
+    ]);
+    expect(outdated(then, { piece: boats, brand: saltlight })[0]).to.contain("wears Saltlight");
+  });
+});
