@@ -1,7 +1,8 @@
 import type { Brand } from "./brand";
 import type { Piece } from "./piece";
 import { placementById, type Placement } from "./placements";
-import { refit, type Layout } from "./refit";
+import { check } from "./preflight";
+import { AS_ARRANGED, refit, type Layout } from "./refit";
 import { resolve, type ResolvedPiece, type Sources } from "./resolve";
 import { compose, type Scene } from "./scene";
 
@@ -46,8 +47,19 @@ const hasChanges = (piece: Piece, placement: string): boolean =>
   piece.sizes.some((size) => size.placement === placement && Object.keys(size.changes).length > 0);
 
 function finishScene(resolved: ResolvedPiece, placement: Placement): Made {
-  const layout = refit(resolved, withHouseMargin(placement, resolved.brand));
+  const layout = laidOut(resolved, withHouseMargin(placement, resolved.brand));
   return { layout, scene: compose(layout) };
+}
+
+/**
+ * On another placement of the lead's shape the arrangement is kept only if it breaks no rule there. The lead
+ * itself stays as a person composed it, and preflight says what is to be said.
+ */
+function laidOut(resolved: ResolvedPiece, placement: Placement): Layout {
+  const layout = refit(resolved, placement);
+  const kept = layout.via === AS_ARRANGED && placement.id !== resolved.piece.lead;
+  const broken = kept && check(layout).some(({ level }) => level === "must-fix");
+  return broken ? refit(resolved, placement, { anew: true }) : layout;
 }
 
 /** A house margin that is too wide for a small frame is held at this share of its short side. */

@@ -1,4 +1,4 @@
-import { area, box, contains, intersect, type Box } from "../geometry";
+import { area, box, centre, contains, intersect, type Box } from "../geometry";
 
 /** How a picture stands in its frame beyond what its focus asks for; the document's `Framing` says how each is counted. */
 export interface Placing {
@@ -33,6 +33,44 @@ export function cropTo(
     width,
     height,
   );
+}
+
+/** A picture is enlarged by no more than this to bring its subject clear of words. By eye. */
+const MOST_ZOOM = 1.5;
+const ZOOM_STEP = 0.1;
+
+/**
+ * As `cropTo`, with the subject brought into `room`, a part of the frame that words leave free: enlarged by
+ * the least that gives the crop a way to go there. `frame` and `room` are in output pixels.
+ */
+export function cropBeside(
+  picture: { width: number; height: number },
+  frame: Box,
+  focus: Box,
+  room: Box,
+  framing: Placing = PLAIN,
+): Box {
+  if (framing.turn !== 0 || framing.panX !== 0 || framing.panY !== 0)
+    return cropTo(picture, frame, focus, framing);
+  const cover = Math.max(frame.width / picture.width, frame.height / picture.height);
+  const [target, middle] = [centre(room), centre(focus)];
+  let best: { crop: Box; shown: number } | undefined;
+  for (let zoom = framing.zoom; zoom <= framing.zoom * MOST_ZOOM + 1e-9; zoom += ZOOM_STEP) {
+    const scale = cover * zoom;
+    const [width, height] = [frame.width / scale, frame.height / scale];
+    const within = (value: number, most: number) => Math.min(Math.max(0, value), most);
+    const crop = box(
+      within(middle.x - (target.x - frame.x) / scale, picture.width - width),
+      within(middle.y - (target.y - frame.y) / scale, picture.height - height),
+      width,
+      height,
+    );
+    const seen = focusInFrame(crop, focus, frame);
+    const inRoom = area(intersect(seen, room)) / Math.max(1e-9, area(focus) * scale * scale);
+    if (inRoom > (best?.shown ?? -1) + 0.02) best = { crop, shown: inRoom };
+    if (inRoom > 0.999) break;
+  }
+  return best!.crop;
 }
 
 /** The upright box around a frame that is turned. */

@@ -49,7 +49,7 @@ function statistics(
 }
 
 export interface GroundTone {
-  /** Darkest, mean and lightest relative luminance of the cells behind, as adjusted. */
+  /** Darkest, mean and lightest relative luminance behind, as adjusted; single specks do not count. */
   darkest: number;
   mean: number;
   lightest: number;
@@ -63,12 +63,17 @@ export function toneOf(picture: PictureFile, area: Box, by: Adjust): GroundTone 
   const { tones } = picture;
   const greys = cells.map((cell) => tones.grey[cell]!);
   const luminances = greys.map((grey) => luminanceAfter(grey, by));
+  // Inside a cell the picture goes about as far from its mean as it deviates from it.
+  const ends = cells.flatMap((cell) => {
+    const [grey, detail] = [tones.grey[cell]!, tones.detail[cell]!];
+    return [luminanceAfter(grey - detail, by), luminanceAfter(grey + detail, by)];
+  });
   const meanGrey = average(greys);
   const between = Math.sqrt(average(greys.map((grey) => (grey - meanGrey) ** 2)));
   return {
-    darkest: Math.min(...luminances),
+    darkest: Math.min(...ends),
     mean: average(luminances),
-    lightest: Math.max(...luminances),
+    lightest: Math.max(...ends),
     busy: between + average(cells.map((cell) => tones.detail[cell]!)),
   };
 }
@@ -93,7 +98,7 @@ const tables = new WeakMap<Adjust, Float64Array>();
 function luminanceAfter(grey: number, by: Adjust): number {
   let table = tables.get(by);
   if (!table) tables.set(by, (table = luminanceTable(by)));
-  return table[Math.round(grey * 255)]!;
+  return table[Math.round(255 * Math.min(1, Math.max(0, grey)))]!;
 }
 
 /** What becomes of every grey; what depends on the place in the picture is left out. */

@@ -1,5 +1,5 @@
 import { contrastNeeded, contrast, difference, luminance, luminanceContrast } from "../colour";
-import { area, bottom, contains, intersect, overlaps, right, turned, type Box } from "../geometry";
+import { bottom, contains, right, type Box } from "../geometry";
 import { cssPerPixel, keptArea } from "../placements";
 import { groundBehind, type Layout, type Placed } from "../refit";
 import type { ResolvedPiece } from "../resolve";
@@ -7,6 +7,8 @@ import { missingCharacters } from "../type";
 import { standsOn } from "../brand";
 import { avoided } from "../text";
 import type { Finding } from "./finding";
+import { inkOf, named } from "./ink";
+import { checkTogether } from "./together";
 
 /** A picture shown at less than this many of its own pixels for each output pixel looks soft. Common practice. */
 const LEAST_RESOLUTION = 0.85;
@@ -18,7 +20,7 @@ export function check(layout: Layout): Finding[] {
   }
   return [
     ...layout.placed.flatMap((item, index) => checkOne(layout, item, index)),
-    ...checkOverlaps(layout),
+    ...checkTogether(layout),
     ...checkLeftOut(layout),
     ...layout.resolved.raw.map((raw) => checkRaw(layout, raw)),
   ];
@@ -72,27 +74,12 @@ function checkWords({ resolved }: Layout, item: Placed): Finding[] {
   }));
 }
 
-const named = ({ node }: Placed): Pick<Finding, "node" | "role"> => ({
-  node: node.id,
-  role: node.role,
-});
-
 /** Roles that must stay inside the safe area; pictures and grounds may bleed. */
 const needsSafety = (item: Placed): boolean =>
-  item.text !== undefined || item.logo !== undefined || item.node.role === "badge";
-
-/** The rectangle that the node's paint really covers. */
-export const inkOf = (item: Placed): Box => {
-  const { node } = item;
-  const round =
-    node.type === "shape" && node.shape.kind === "ellipse" && item.box.width === item.box.height;
-  if (round) return item.box;
-  return turned(
-    item.text && !(node.type === "text" && node.plate) ? item.text.ink : item.box,
-    item.turn,
-    item.about,
-  );
-};
+  item.text !== undefined ||
+  item.logo !== undefined ||
+  item.node.type === "code" ||
+  item.node.role === "badge";
 
 function checkSafe(layout: Layout, item: Placed): Finding[] {
   if (!needsSafety(item)) return [];
@@ -206,34 +193,6 @@ function checkCharacters(item: Placed): Finding[] {
 const spelled = (character: string): string =>
   `${character} (U+${character.codePointAt(0)!.toString(16).toUpperCase().padStart(4, "0")})`;
 
-/** Words and logos never touch each other; what sits on a plate sits there on purpose. */
-function checkOverlaps({ placed }: Layout): Finding[] {
-  const solid = placed.filter((item) => item.text ?? item.logo ?? item.node.role === "badge");
-  return solid.flatMap((a, i) =>
-    solid
-      .slice(i + 1)
-      .filter((b) => !belongs(a, b) && overlaps(inkOf(a), inkOf(b)))
-      .map((b): Finding => {
-        const shared = area(intersect(inkOf(a), inkOf(b)));
-        const share = (100 * shared) / Math.min(area(inkOf(a)), area(inkOf(b)));
-        return {
-          code: "overlap",
-          level: "must-fix",
-          ...named(b),
-          about: a.node.id,
-          measured: share,
-          needed: 0,
-          unit: "percent",
-        };
-      }),
-  );
-}
-
-const belongs = (a: Placed, b: Placed): boolean =>
-  b.node.on === a.node.id ||
-  a.node.on === b.node.id ||
-  (a.node.on !== undefined && a.node.on === b.node.on);
-
 function checkLeftOut(layout: Layout): Finding[] {
   const { resolved } = layout;
   return layout.leftOut
@@ -245,7 +204,7 @@ function checkLeftOut(layout: Layout): Finding[] {
         return { code: "file-missing", level: "must-fix", node: id, role };
       if (why === "not-painted-yet" || why === "unknown-icon" || why === "too-long-for-code")
         return { code: "cannot-be-painted", level: "look-again", node: id, role, about: why };
-      const always = node?.keep === "always";
+      const always = node?.keep === "always" || node?.role === "headline";
       return {
         code: always ? "always-left-out" : "left-out",
         level: always ? "must-fix" : "note",

@@ -1,4 +1,5 @@
 export { Finding, findingCodes, toAct, type Level } from "./finding";
-export { check, inkOf } from "./check";
+export { check } from "./check";
+export { inkOf } from "./ink";
 export { reportOf, type LayoutReport, type NodeReport } from "./report";
 export { roleName, wordingOf } from "./wording";

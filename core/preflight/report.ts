@@ -1,6 +1,7 @@
 import type { Box } from "../geometry";
 import type { Layout, LeftOut } from "../refit";
-import { check, contrastOf, inkOf } from "./check";
+import { check, contrastOf } from "./check";
+import { inkOf } from "./ink";
 import type { Finding } from "./finding";
 
 export interface NodeReport {

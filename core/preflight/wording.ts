@@ -36,6 +36,30 @@ const wordings: Record<Finding["code"], (finding: Finding, who: string) => Wordi
     title: `${who} touches something else`,
     text: `${number(measured)} % of it lies on “${about}”.`,
   }),
+  "across-an-edge": ({ about }, who) => ({
+    title: `${who} lies across an edge`,
+    text: `A part of it is on “${about}” and a part beside it. Move it wholly onto it, or off it.`,
+  }),
+  "subject-cut": ({ measured }) => ({
+    title: "The subject is cut",
+    text: `${number(measured)} % of the picture's focus area is seen here. A smaller focus area, or a picture of another shape, helps.`,
+  }),
+  "subject-covered": ({ measured }, who) => ({
+    title: `${who} lies on the subject`,
+    text: `It covers ${number(measured)} % of the picture's focus area.`,
+  }),
+  "out-of-order": ({ measured, needed }, who) => ({
+    title: `${who} has the wrong weight`,
+    text: `It is set at ${number(measured)} px beside ${number(needed)} px, so it is read in the wrong order.`,
+  }),
+  "logo-small": ({ measured, needed }) => ({
+    title: "The logo is too small",
+    text: `It is ${number(measured)} px wide on the usual screen; its kit asks for ${number(needed)} px.`,
+  }),
+  "logo-crowded": ({ about }) => ({
+    title: "The logo has too little room",
+    text: `“${about}” stands in the clear space that its kit asks for.`,
+  }),
   "below-floor": ({ measured, needed }, who) => ({
     title: `${who} is small on a phone`,
     text: `It reads as ${number(measured, 1)} px at the usual width; ${number(needed)} px is the least that is comfortable.`,

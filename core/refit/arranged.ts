@@ -27,9 +27,11 @@ export function asArranged(stage: Stage): Placed[] | undefined {
     if (!item) return undefined;
     placed.push(item);
   }
-  if (placed.some((item) => leavesHole(item, scale))) return undefined;
   turnGroups(placed);
-  return isLead(stage) || holds(stage, placed) ? placed : undefined;
+  // At the lead size it stands as it was composed, whatever the words are now.
+  if (isLead(stage)) return placed;
+  const hole = placed.some((item) => leavesHole(item, scale));
+  return !hole && holds(stage, placed) ? placed : undefined;
 }
 
 const isLead = ({ placement, resolved }: Stage): boolean => placement.id === resolved.piece.lead;

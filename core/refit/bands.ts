@@ -16,6 +16,9 @@ import { stack } from "./block";
 
 /** Shares of the frame's height that a picture may take. */
 const SHARES = [0.36, 0.42, 0.48, 0.54, 0.6];
+/** In a tower a picture as high as it is wide is enough; the words below it reach down to the foot. */
+const TOWER_SHARES = [0.2, 0.27, 0.36, 0.46];
+const TOWER = 0.62;
 
 /** Horizontal bands: a picture above the words. The picture takes what the words leave, so nothing is left over. */
 export function* pictureAbove(stage: Stage, parts: Parts, size: number): Generator<Draft> {
@@ -24,8 +27,9 @@ export function* pictureAbove(stage: Stage, parts: Parts, size: number): Generat
     const { logo, ...bare } = parts;
     const inPanel = onMedia ? bare : { ...bare, ...(logo ? { logo } : {}) };
     for (const [name, layout] of Object.entries(wordLayouts)) {
-      if (name === "head and foot") continue;
-      for (const share of SHARES) {
+      const spread = name === "head and foot";
+      if (spread && stage.ratio > TOWER) continue;
+      for (const share of spread ? TOWER_SHARES : SHARES) {
         const top = Math.max(share * stage.frame.height + stage.padding, stage.kept.y);
         const region = between(stage.kept.x, top, stage.rightEdge, stage.bottomEdge);
         const block = layout(roomIn(stage, inPanel, region, size));
@@ -110,13 +114,19 @@ export function* wordsAlone(stage: Stage, parts: Parts, size: number): Generator
   const bare: Parts = { ...rest, photos: [] };
   const alone = !hasMedia(parts);
   for (const layout of [wordLayouts["head and foot"], wordLayouts.stack, twoColumns]) {
-    const block = layout(roomIn(stage, bare, stage.kept, size));
+    const { field } = stage;
+    const block = layout(roomIn(stage, bare, field, size));
     if (!block) continue;
-    const y = stage.kept.y + (stage.kept.height - block.height) * (layout === twoColumns ? 0.5 : 0);
+    const free = field.height - block.height;
+    // A few words in a large field stand a little above its middle.
+    const y = field.y + free * (layout === twoColumns ? 0.5 : 0.4);
     yield {
       via: "words alone",
       parts: bare,
-      words: block.place(stage.kept.x, y),
+      words: block.place(
+        field.x + (stage.align === 0.5 ? 0.5 : 0) * (field.width - block.width),
+        y,
+      ),
       change: alone ? 0 : 2.5,
     };
   }
@@ -134,4 +144,5 @@ export const roomIn = (stage: Stage, parts: Parts, region: Box, size: number): W
   size,
   width: right(region) - region.x,
   height: bottom(region) - region.y,
+  align: stage.align === 0.5 ? 0.5 : 0,
 });

@@ -58,8 +58,11 @@ export function logoBlock(node: LogoNode, logo: LogoVersion, height: number): Bl
   };
 }
 
-/** One under the other on a shared left edge; `gaps[i]` stands between block i and the next. */
-export function stack(blocks: Block[], gaps: number[]): Block {
+/**
+ * One under the other on a shared left edge, or about a shared middle with `align` ½; `gaps[i]` stands between
+ * block i and the next.
+ */
+export function stack(blocks: Block[], gaps: number[], align = 0): Block {
   const tops: number[] = [];
   let height = 0;
   blocks.forEach((block, index) => {
@@ -67,11 +70,15 @@ export function stack(blocks: Block[], gaps: number[]): Block {
     height += block.height + (index < blocks.length - 1 ? gaps[index]! : 0);
   });
   const last = blocks.at(-1);
+  const width = Math.max(0, ...blocks.map((block) => block.width));
   return {
-    width: Math.max(0, ...blocks.map((block) => block.width)),
+    width,
     height,
     baseline: last ? tops.at(-1)! + last.baseline : 0,
-    place: (x, y) => blocks.flatMap((block, index) => block.place(x, y + tops[index]!)),
+    place: (x, y) =>
+      blocks.flatMap((block, index) =>
+        block.place(x + align * (width - block.width), y + tops[index]!),
+      ),
   };
 }
 

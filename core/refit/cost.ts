@@ -3,7 +3,8 @@ import { focusShown } from "../picture";
 import type { Draft } from "./draft";
 import type { CostTerms, Placed } from "./layout";
 import { BADGE_SHARE } from "./badge";
-import { droppable, type Parts } from "./parts";
+import { photoFocus } from "./media";
+import { droppable, nodesOf, type Parts } from "./parts";
 import type { Stage } from "./stage";
 
 /** What it costs to leave a node out, by its importance 1..5. Our own weighing, set by eye. */
@@ -16,10 +17,14 @@ const JUMP = 3;
 /** Below this, headline and text look like a mistake. */
 const LEAST_JUMP = 1.6;
 const MEDIA_SHARE = { from: 0.4, to: 0.6 } as const;
+/** A picture longer than this times its width shows little of anything. By eye. */
+const MOST_SLIT = 2.8;
 const COMFORTABLE_LINES = 3;
 
 /** Weighs the layouts of one piece on one placement. */
 export class Costing {
+  /** Headline to text as it was composed. */
+  private readonly composedJump: number;
   private readonly weights: ReadonlyMap<string, number>;
 
   constructor(
@@ -27,21 +32,23 @@ export class Costing {
     all: Parts,
   ) {
     const inBadge = all.badge?.inside ?? [];
-    const others = [...droppable(all, new Set()), ...inBadge];
+    const others = [...droppable(all, new Set()).flat(), ...inBadge];
     const weights = new Map(others.map((node) => [node.id, LEFT_OUT[node.importance]!]));
     if (all.headline) weights.set(all.headline.id, LEFT_OUT[5]);
     this.weights = weights;
+    const sizes = all.details
+      .flatMap(nodesOf)
+      .map((node) => (node.type === "text" ? (node.size ?? 0) : 0));
+    this.composedJump = (all.headline?.size ?? Infinity) / Math.max(1, ...sizes);
   }
 
   of(draft: Draft, placed: Placed[]): CostTerms {
     const headline = placed.find((item) => item.node === draft.parts.headline);
-    const photo = placed.find((item) => item.node.type === "picture");
     const present = new Set(placed.map((item) => item.node.id));
     return {
       ...this.early(draft, headline, placed),
       leftOut: this.missing((id) => !present.has(id)),
-      focus:
-        photo?.node.type === "picture" ? 2.5 * (1 - focusShown(photo.crop!, photo.node.focus)) : 0,
+      focus: focusCost(draft, placed),
       empty: emptiness(this.stage, placed),
       badge: badgeCost(this.stage, placed),
     };
@@ -64,10 +71,11 @@ export class Costing {
     return {
       ...NO_COST,
       dominance: dominance(this.stage, headline, draft.media !== undefined),
-      jump: jump(words, headline),
+      jump: jump(words, headline, this.composedJump),
       media: mediaCost(this.stage, draft, draft.parts.photos.length > 0),
       lines: 0.12 * Math.max(0, (headline?.text?.set.lines.length ?? 0) - COMFORTABLE_LINES),
-      change: 0.2 * draft.change,
+      text: smallText(this.stage, words, headline),
+      change: 0.2 * (draft.change + (isOver(draft.parts) && !draft.over ? OFF_PICTURE : 0)),
     };
   }
 }
@@ -82,12 +90,51 @@ export const NO_COST: CostTerms = {
   lines: 0,
   change: 0,
   badge: 0,
+  text: 0,
 };
 
 export function total(terms: CostTerms): number {
-  const { leftOut, dominance, jump, media, focus, empty, lines, change, badge } = terms;
-  return leftOut + dominance + jump + media + focus + empty + lines + change + badge;
+  return Object.values(terms).reduce((all, term) => all + term, 0);
 }
+
+/** Text that is smaller than it was composed, seen from the frame, for no other reason than a larger headline. */
+function smallText(stage: Stage, words: Placed[], headline: Placed | undefined): number {
+  const running = words.filter(
+    (item) => item.text && item !== headline && item.node.role !== "kicker",
+  );
+  const least = Math.min(...running.map((item) => item.text!.set.size), Infinity);
+  return Number.isFinite(least) ? 1.2 * Math.max(0, 1 - least / stage.composedText) : 0;
+}
+
+/** Words that were composed on a picture belong there. */
+const isOver = ({ overPhoto, plate }: Parts): boolean => overPhoto || plate !== undefined;
+const OFF_PICTURE = 4;
+
+/** A subject of which less is shown counts as cut, and what it costs beyond what is lost: more than the picture itself. */
+const LEAST_SHOWN = 0.92;
+const CUT = 2.6;
+const COVERED = 2.2;
+
+/** A subject that is cut or that words lie on. */
+function focusCost({ over }: Draft, placed: Placed[]): number {
+  const photos = placed.filter((item) => item.node.type === "picture");
+  const costs = photos.map((photo) => {
+    if (photo.node.type !== "picture") return 0;
+    const shown = focusShown(photo.crop!, photo.node.focus);
+    const focus = over ? photoFocus(photo) : undefined;
+    const covers = (item: Placed) =>
+      item !== photo && item.node.role !== "backdrop" && item.node.role !== "ornament";
+    const covered = focus
+      ? placed.filter(covers).map((item) => area(intersect(item.box, focus)))
+      : [];
+    const share = focus ? Math.min(1, sum(covered) / Math.max(1, area(focus))) : 0;
+    const cut = 2.5 * (1 - shown) + (shown < LEAST_SHOWN ? CUT : 0);
+    return cut + (share > 0.005 ? COVERED + 4 * share : 0);
+  });
+  return Math.max(0, ...costs);
+}
+
+const sum = (values: number[]): number => values.reduce((a, b) => a + b, 0);
 
 function dominance(stage: Stage, headline: Placed | undefined, beside: boolean): number {
   if (!headline) return 1;
@@ -102,22 +149,29 @@ function badgeCost(stage: Stage, placed: Placed[]): number {
   return badge ? 4 * Math.max(0, BADGE_SHARE - badge.box.width / stage.extent) : 0;
 }
 
-function jump(placed: Placed[], headline: Placed | undefined): number {
+function jump(placed: Placed[], headline: Placed | undefined, composedJump: number): number {
   const size = headline?.text?.set.size ?? 0;
   const plain = placed.filter(
     (item) => item.text && item !== headline && item.node.role !== "price",
   );
   const largest = Math.max(0, ...plain.map((item) => item.text!.set.size));
   const ratio = size / largest;
-  return largest === 0 ? 0 : 0.8 * Math.max(0, JUMP - ratio) + 3 * Math.max(0, LEAST_JUMP - ratio);
+  const wanted = Math.min(JUMP, composedJump);
+  const least = Math.min(LEAST_JUMP, 0.8 * wanted);
+  return largest === 0 ? 0 : 0.8 * Math.max(0, wanted - ratio) + 3 * Math.max(0, least - ratio);
 }
 
 /** A photograph takes about half; an ornament only fills what the words leave, and is never in the way. */
 function mediaCost(stage: Stage, draft: Draft, isPhoto: boolean): number {
-  if (!draft.media) return 0;
+  if (!draft.media || draft.over) return 0;
   const share = area(draft.media) / area(stage.frame);
   if (!isPhoto) return share > 0.45 ? 2 * (share - 0.45) : 0;
-  return 3 * Math.max(0, MEDIA_SHARE.from - share, share - MEDIA_SHARE.to);
+  const { width, height } = draft.media;
+  const slit = Math.max(width / height, height / width) / draft.parts.photos.length;
+  return (
+    3 * Math.max(0, MEDIA_SHARE.from - share, share - MEDIA_SHARE.to) +
+    0.35 * Math.max(0, slit - MOST_SLIT)
+  );
 }
 
 /** The share of the usable area that neither words nor pictures take, beyond the third that is air. */

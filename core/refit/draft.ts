@@ -10,6 +10,10 @@ export interface Draft {
   media?: Box;
   /** Ground below the words that an ornament fills too. */
   mediaAlso?: Box;
+  /** The words stand on the picture, which fills the media area. */
+  over?: boolean;
+  /** The area of the words' own plate. */
+  plate?: Box;
   /** The logo goes onto the picture, if a calm place is found there. */
   logoOnMedia?: boolean;
   /** How far this is from the lead's structure: 0 the same, 1 another. */

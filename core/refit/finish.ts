@@ -1,11 +1,11 @@
 import { luminanceContrast } from "../colour";
-import { area, between, bottom, box, contains, intersect, right, type Box } from "../geometry";
-import { cropTo, focusInFrame, toneOf } from "../picture";
-import type { PictureNode } from "../resolve";
+import { area, between, bottom, box, contains, intersect, overlaps, right } from "../geometry";
+import { toneOf } from "../picture";
 import { placeBadge } from "./badge";
 import type { Draft } from "./draft";
 import { inPicture } from "./ground";
 import type { Placed } from "./layout";
+import { photoFocus, placeMedia } from "./media";
 import type { Stage } from "./stage";
 import { logoOn } from "./words";
 
@@ -14,11 +14,14 @@ const CALM = 0.06;
 
 /** Crops the pictures, sets logo and badge. Undefined when the draft's promise of a calm place does not hold. */
 export function finish(stage: Stage, draft: Draft): Placed[] | undefined {
-  const media = draft.media ? placeMedia(draft, draft.media) : [];
+  const media = placeMedia(stage, draft);
+  if (media.some(({ box: at }) => Math.min(at.width, at.height) < LEAST_PICTURE * stage.unit))
+    return undefined;
   const words = [...draft.words];
   if (draft.logoOnMedia) {
     const logo = logoOnPicture(stage, draft, media);
-    if (!logo) return undefined;
+    if (!logo || logo.some((item) => words.some(({ box: at }) => overlaps(at, item.box))))
+      return undefined;
     words.push(...logo);
   }
   const { badge, ornament } = draft.parts;
@@ -26,43 +29,23 @@ export function finish(stage: Stage, draft: Draft): Placed[] | undefined {
   const focus = photo && photoFocus(photo);
   const band = ornament && media.find((item) => item.node === ornament)?.box;
   const placedBadge = badge ? (placeBadge(stage, badge, words, focus, band) ?? []) : [];
-  return [...media, ...words, ...placedBadge];
+  return [...panel(stage, draft), ...media, ...plate(draft), ...words, ...placedBadge];
 }
 
-function photoFocus(item: Placed): Box | undefined {
-  if (item.node.type !== "picture" || !item.crop) return undefined;
-  return focusInFrame(item.crop, item.node.focus, item.box);
-}
+/** A picture narrower than this, in sizes of the text, is a sliver. */
+const LEAST_PICTURE = 2;
 
-/** One picture fills the media area; several share it along its longer side; else the ornament takes it. */
-function placeMedia(draft: Draft, media: Box): Placed[] {
-  const { photos, ornament } = draft.parts;
-  if (photos.length === 0) {
-    const also = draft.mediaAlso ? { also: draft.mediaAlso } : {};
-    return ornament ? [{ node: ornament, box: media, turn: 0, ...also }] : [];
-  }
-  return shares(media, photos.length).map((part, index) => cropped(photos[index]!, part));
-}
+/** The plate that the words had over a picture becomes the ground of all that the picture leaves. */
+const panel = (stage: Stage, { parts, over }: Draft): Placed[] =>
+  parts.plate && !over ? [{ node: parts.plate, box: stage.frame, turn: 0 }] : [];
 
-const cropped = (node: PictureNode, part: Box): Placed => ({
-  node,
-  box: part,
-  crop: cropTo(node.file, part, node.focus, node.framing),
-  turn: 0,
-});
-
-function shares(media: Box, count: number): Box[] {
-  const wide = media.width >= media.height;
-  return Array.from({ length: count }, (_, i) =>
-    wide
-      ? box(media.x + (media.width * i) / count, media.y, media.width / count, media.height)
-      : box(media.x, media.y + (media.height * i) / count, media.width, media.height / count),
-  );
-}
+const plate = ({ parts, plate: at }: Draft): Placed[] =>
+  parts.plate && at ? [{ node: parts.plate, box: at, turn: 0 }] : [];
 
 /** In the top corner of the safe area where the picture is calm and light or dark enough for a version. */
 function logoOnPicture(stage: Stage, draft: Draft, media: Placed[]): Placed[] | undefined {
-  for (const corner of ["left", "right"] as const) {
+  const corners = stage.align === 1 ? (["right", "left"] as const) : (["left", "right"] as const);
+  for (const corner of corners) {
     for (const item of media) {
       const spot = trySpot(stage, draft, item, corner);
       if (spot) return spot;

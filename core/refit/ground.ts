@@ -10,7 +10,10 @@ import type { Placed } from "./layout";
 export function groundBehind(target: Box, behind: Placed[], backdrop: Hex): GroundTone {
   const ground = behind.findLast((item) => isGround(item) && contains(item.box, target));
   if (ground?.node.type === "picture" && ground.crop) {
-    return toneOf(ground.node.file, inPicture(target, ground.box, ground.crop), ground.node.adjust);
+    const seen = inPicture(target, ground.box, ground.crop);
+    const tone = toneOf(ground.node.file, seen, ground.node.adjust);
+    const { veil } = ground;
+    return veil && contains(veil.solid, target) ? veiled(tone, veil.hex, veil.alpha) : tone;
   }
   const flat = luminance(ground?.node.type === "shape" ? ground.node.colour : backdrop);
   return { darkest: flat, mean: flat, lightest: flat, busy: 0 };
@@ -18,6 +21,25 @@ export function groundBehind(target: Box, behind: Placed[], backdrop: Hex): Grou
 
 const isGround = ({ node }: Placed): boolean =>
   node.type === "picture" || (node.type === "shape" && node.role !== "ornament");
+
+/** A tone under a colour laid over it. Painters mix encoded values, so that is done here too. */
+export function veiled(tone: GroundTone, hex: Hex, alpha: number): GroundTone {
+  const over = encoded(luminance(hex));
+  const mixed = (value: number) => decoded((1 - alpha) * encoded(value) + alpha * over);
+  const ends = [mixed(tone.darkest), mixed(tone.lightest)];
+  return {
+    darkest: Math.min(...ends),
+    mean: mixed(tone.mean),
+    lightest: Math.max(...ends),
+    busy: (1 - alpha) * tone.busy,
+  };
+}
+
+/** Linear light to sRGB and back, IEC 61966-2-1. */
+const encoded = (value: number): number =>
+  value <= 0.0031308 ? 12.92 * value : 1.055 * value ** (1 / 2.4) - 0.055;
+const decoded = (value: number): number =>
+  value <= 0.04045 ? value / 12.92 : ((value + 0.055) / 1.055) ** 2.4;
 
 /** A box of the frame in the pixels of the picture that fills `frame` with `crop`. */
 export function inPicture(target: Box, frame: Box, crop: Box): Box {

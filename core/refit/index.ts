@@ -1,3 +1,3 @@
-export type { CostTerms, Layout, LeftOut, LeftOutReason, Placed } from "./layout";
-export { refit } from "./refit";
+export type { CostTerms, Layout, LeftOut, LeftOutReason, Placed, Veil } from "./layout";
+export { AS_ARRANGED, refit } from "./refit";
 export { groundBehind } from "./ground";

@@ -1,7 +1,21 @@
+import type { Hex } from "../colour";
 import type { Box, Point } from "../geometry";
 import type { AbsentReason, LogoVersion, ResolvedNode, ResolvedPiece } from "../resolve";
 import type { Placement } from "../placements";
 import type { SetText } from "../type";
+
+/**
+ * A colour over a part of a picture: at full strength on `solid`, fading out beyond it over `fade` pixels on
+ * the sides that do not touch the picture's edge.
+ */
+export interface Veil {
+  hex: Hex;
+  /** 0..1 */
+  alpha: number;
+  solid: Box;
+  side: "top" | "bottom" | "left" | "right" | "all";
+  fade: number;
+}
 
 /** A node where it stands on one size. All lengths in output pixels at scale 1. */
 export interface Placed {
@@ -15,6 +29,8 @@ export interface Placed {
   /** What a picture shows, in picture pixels. */
   crop?: Box;
   logo?: LogoVersion;
+  /** Laid over a picture so that words on it can be read. */
+  veil?: Veil;
   /** Degrees clockwise about `about`, which is the box's centre when not given. */
   turn: number;
   about?: Point;
@@ -38,6 +54,7 @@ export interface CostTerms {
   lines: number;
   change: number;
   badge: number;
+  text: number;
 }
 
 export interface Layout {

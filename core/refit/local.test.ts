@@ -52,8 +52,8 @@ describe("local changes", () => {
   });
 });
 
-describe("words that leave their plate", () => {
-  it("take a colour that can be read on the plain ground", async () => {
+describe("words whose plate has no room beside the picture", () => {
+  it("have it as their ground, and can be read on it", async () => {
     const sources = await demoSources();
     const plate: Node = {
       id: "plate",
@@ -67,7 +67,8 @@ describe("words that leave their plate", () => {
       return [plate, { ...node, on: "plate", style: { ...node.style, colour: "primary" } }];
     });
     const { layout } = makeScene({ ...piece, arrangement }, brand, "community-link", sources);
-    expect(layout.leftOut).to.deep.include({ id: "plate", why: "not-for-this-shape" });
+    const ground = layout.placed.find((item) => item.node.id === "plate");
+    expect(ground?.box).to.deep.equal({ x: 0, y: 0, width: 1200, height: 630 });
     expect(check(layout).filter((finding) => finding.code === "low-contrast")).to.deep.equal([]);
   });
 });

@@ -1,12 +1,12 @@
 import { expect } from "chai";
 import fc from "fast-check";
-import { demoPieces, demoSources } from "../../tests/support/demo";
+import { cases, caseSources } from "../../tests/support/arrangements";
 import { makeScene } from "../engine";
 import { isText, type Piece } from "../piece";
 import { catalogue } from "../placements";
 import { check } from "../preflight";
 
-const entries = demoPieces();
+const entries = cases();
 const word = fc.constantFrom(
   "boats",
   "at",
@@ -49,7 +49,7 @@ const WITHOUT_WORDS = ["photo-feed-avatar"];
 
 describe("refit of random pieces", () => {
   it("keeps the rules in every placement of the catalogue, or leaves out and says so", async () => {
-    const sources = await demoSources();
+    const sources = await caseSources();
     const placements = catalogue.placements.filter(({ id }) => !WITHOUT_WORDS.includes(id));
     fc.assert(
       fc.property(anyPiece, fc.constantFrom(...placements), ({ piece, brand }, placement) => {

@@ -5,29 +5,41 @@ import { pictureAbove, pictureBetween, wordsAlone } from "./bands";
 import { columns } from "./columns";
 import { Costing, NO_COST, total } from "./cost";
 import { finish } from "./finish";
+import type { Draft } from "./draft";
 import type { CostTerms, Layout, LeftOut, Placed } from "./layout";
-import { droppable, readParts, without, type Parts } from "./parts";
-import { onPlainGround, withLocalPlaces } from "./settle";
+import { droppable, nodesOf, without, type Parts } from "./parts";
+import { onTheirGround, withLocalPlaces } from "./settle";
 import { Stage } from "./stage";
+import { overPhoto } from "./overlay";
+import { mirrored } from "./mirror";
 import { strip } from "./strip";
+import { withVeils } from "./veil";
 
-const GENERATORS = [pictureAbove, pictureBetween, columns, strip, wordsAlone];
+/** How a size says that it stands as it was composed. */
+export const AS_ARRANGED = "as arranged";
+
+const GENERATORS = [overPhoto, pictureAbove, pictureBetween, columns, strip, wordsAlone];
 
 /**
  * Lays a piece out for one placement: structure → candidates → cost → choice.
  * Deterministic; never throws for a piece that its schema accepts. What cannot be had at the
- * legibility floor is left out and named in `leftOut`. All lengths are output pixels at scale 1.
+ * legibility floor is left out and named in `leftOut`. All lengths are output pixels at scale 1. `anew` does not
+ * take the arrangement as it is, even where the frame has its shape.
  */
-export function refit(resolved: ResolvedPiece, placement: Placement): Layout {
+export function refit(
+  resolved: ResolvedPiece,
+  placement: Placement,
+  { anew = false }: { anew?: boolean } = {},
+): Layout {
   const stage = new Stage(resolved, placement);
-  const { placed, via, cost } = arranged(stage) ?? best(stage);
+  const { placed, via, cost } = (anew ? undefined : arranged(stage)) ?? best(stage);
   return {
     resolved,
     placement,
     leadScale: stage.leadScale,
     safe: stage.safe,
     floor: stage.floor,
-    placed: withBackdrop(stage, placed),
+    placed: withBackdrop(stage, withVeils(stage, placed)),
     leftOut: leftOut(resolved, placed),
     via,
     cost,
@@ -42,7 +54,7 @@ interface Choice {
 
 function arranged(stage: Stage): Choice | undefined {
   const placed = asArranged(stage);
-  return placed && { placed, via: "as arranged", cost: NO_COST };
+  return placed && { placed, via: AS_ARRANGED, cost: NO_COST };
 }
 
 /**
@@ -50,17 +62,28 @@ function arranged(stage: Stage): Choice | undefined {
  * and dropping stops once what is missing alone costs more than the best found so far.
  */
 function best(stage: Stage): Choice {
-  const all = readParts(stage.resolved);
+  const all = stage.parts;
   const order = droppable(all, ifRoom(stage.resolved));
   const costing = new Costing(stage, all);
   let choice: Choice = { placed: [], via: "nothing fits", cost: { ...NO_COST, leftOut: Infinity } };
   for (let count = 0; count <= order.length; count++) {
-    const dropped = new Set(order.slice(0, count).map((node) => node.id));
+    const dropped = new Set(order.slice(0, count).flatMap((group) => group.map((node) => node.id)));
     const missing = costing.missing((id) => dropped.has(id));
     if (missing >= total(choice.cost)) break;
     choice = cheapest(stage, without(all, dropped), costing, missing, choice);
   }
-  return { ...choice, placed: withLocalPlaces(stage, onPlainGround(stage, choice.placed)) };
+  // Words that cannot be set at all stay out, and preflight says so; the rest of the graphic is there.
+  if (choice.placed.length === 0) {
+    const bare = without(all, new Set(wordsThatMustStay(all)));
+    choice = cheapest(
+      stage,
+      bare,
+      costing,
+      costing.missing(() => false),
+      choice,
+    );
+  }
+  return { ...choice, placed: withLocalPlaces(stage, onTheirGround(stage, choice.placed)) };
 }
 
 function cheapest(
@@ -72,16 +95,27 @@ function cheapest(
 ): Choice {
   let choice = soFar;
   for (const generator of GENERATORS) {
-    for (const draft of generator(stage, parts, stage.unit)) {
+    for (const made of drafts(generator, stage, parts)) {
+      const draft = stage.align === 1 ? mirrored(stage, made) : made;
       if (costing.least(draft, missing) >= total(choice.cost)) continue;
       const placed = finish(stage, draft);
       if (!placed) continue;
       const cost = costing.of(draft, placed);
-      if (total(cost) < total(choice.cost))
-        choice = { placed: inLayers(placed), via: draft.via, cost };
+      if (total(cost) < total(choice.cost)) choice = { placed, via: draft.via, cost };
     }
   }
   return choice;
+}
+
+const wordsThatMustStay = ({ headline, cta, above, details }: Parts): string[] =>
+  [headline, cta, ...[...above, ...details].flatMap(nodesOf)].flatMap((node) => node?.id ?? []);
+
+function* drafts(
+  generator: (typeof GENERATORS)[number],
+  stage: Stage,
+  parts: Parts,
+): Generator<Draft> {
+  for (const size of stage.textSizes) yield* generator(stage, parts, size);
 }
 
 function ifRoom(resolved: ResolvedPiece): ReadonlySet<string> {
@@ -94,17 +128,6 @@ function withBackdrop(stage: Stage, placed: Placed[]): Placed[] {
   const backdrop = stage.resolved.nodes.find((node) => node.role === "backdrop");
   if (!backdrop || placed.some((item) => item.node === backdrop)) return placed;
   return [{ node: backdrop, box: stage.frame, turn: 0 }, ...placed];
-}
-
-function inLayers(placed: Placed[]): Placed[] {
-  return [...placed].sort((a, b) => layer(a) - layer(b));
-}
-
-/** Grounds, then pictures and ornaments, then plates and badges, then words. */
-function layer({ node }: Placed): number {
-  if (node.role === "backdrop") return 0;
-  if (node.type === "picture" || node.role === "ornament") return 1;
-  return node.type === "shape" ? 2 : 3;
 }
 
 function leftOut(resolved: ResolvedPiece, placed: Placed[]): LeftOut[] {

@@ -1,21 +1,30 @@
-import { CONTRAST_TEXT, contrast } from "../colour";
+import { contrastNeeded, luminance, luminanceContrast, type Hex } from "../colour";
 import { placeIn } from "./arranged";
+import { groundBehind } from "./ground";
 import type { Placed } from "./layout";
 import type { Stage } from "./stage";
 
 /**
- * Words that were composed on a plate or picture may stand on the plain ground now; where their own
- * colour cannot be read there, they take the spread's colour for text.
+ * Words may stand on another ground than the one they were composed on; where their own colour cannot be read
+ * there, they take the spread's colour that reads best. On a picture they are coloured for its veil.
  */
-export function onPlainGround(stage: Stage, placed: Placed[]): Placed[] {
-  const { backdrop, support } = stage.resolved.palette;
-  const inside = new Set(placed.map((item) => item.node.id));
-  return placed.map((item) => {
+export function onTheirGround(stage: Stage, placed: Placed[]): Placed[] {
+  const { palette } = stage.resolved;
+  return placed.map((item, index) => {
     const { node } = item;
     if (node.type !== "text" || node.plate) return item;
-    const onPlate = node.on !== undefined && inside.has(node.on);
-    if (onPlate || contrast(node.colour, backdrop) >= CONTRAST_TEXT) return item;
-    return { ...item, node: { ...node, colour: support } };
+    const behind = placed.slice(0, index);
+    const tone = groundBehind(item.text!.ink, behind, palette.backdrop);
+    const flat = tone.darkest === tone.lightest;
+    const ground = flat ? tone.mean : luminance(stage.ground);
+    const needed = contrastNeeded(item.text!.set.size * stage.css, node.weight);
+    const reads = (hex: Hex) => luminanceContrast(luminance(hex), ground);
+    if (reads(node.colour) >= needed) return item;
+    const { headline, support, backdrop } = palette;
+    const colour = [support, headline, palette["on-plate"], palette["on-action"], backdrop].reduce(
+      (best, hex) => (reads(hex) > reads(best) ? hex : best),
+    );
+    return { ...item, node: { ...node, colour } };
   });
 }
 

@@ -1,4 +1,4 @@
-import { area, bottom, intersect, right, type Box } from "../geometry";
+import { area, bottom, inset, intersect, right, type Box } from "../geometry";
 import {
   cssPerPixel,
   frameOf,
@@ -8,7 +8,16 @@ import {
   safeArea,
   type Placement,
 } from "../placements";
+import type { Hex } from "../colour";
 import type { ResolvedPiece } from "../resolve";
+import { nodesOf, partsOf, type Parts } from "./parts";
+
+/** Text that was composed larger than usual stays so, up to this many times the usual size. */
+const MOST_TEXT = 2.2;
+/** As a share of the frame's short side. */
+const AIR = 0.11;
+const CLEARLY_LARGER = 1.25;
+const MOST_EMPHASIS = 2.4;
 
 /** One placement to lay out for, with the lengths that everything on it is measured by, in output pixels. */
 export class Stage {
@@ -28,6 +37,11 @@ export class Stage {
   readonly lead: Box;
   /** Output pixels for each lead pixel: the geometric means of the two frames. */
   readonly leadScale: number;
+  readonly parts: Parts;
+  /** The edge that the words share: 0 left, ½ none but a middle, 1 right. */
+  readonly align: number;
+  /** What the words stand on where no picture is behind them. */
+  readonly ground: Hex;
 
   constructor(
     readonly resolved: ResolvedPiece,
@@ -41,11 +55,54 @@ export class Stage {
     this.floor = legibilityFloor(placement);
     this.extent = Math.sqrt(area(this.frame));
     this.css = cssPerPixel(placement);
+    this.parts = partsOf(resolved);
+    this.align = this.parts.headline?.paragraph.alignShare ?? 0;
+    this.ground = this.parts.plate?.colour ?? resolved.palette.backdrop;
     const { lead } = resolved.piece;
     this.lead = frameOf(lead === placement.id ? placement : placementById(lead));
     this.leadScale = this.extent / Math.sqrt(area(this.lead));
     // Text grows slower than the frame: a poster is read from further away, a banner from near.
     this.unit = Math.max(1.04 * this.floor, 0.022 * this.extent + 5);
+  }
+
+  /**
+   * How much larger than the running text something was composed that is neither headline nor running text,
+   * like a second headline or a price; 1 for running text.
+   */
+  emphasis({ size, role }: { size?: number; role: string }): number {
+    if (role === "kicker" || size === undefined) return 1;
+    const times = size / this.runningSize;
+    return times > CLEARLY_LARGER ? Math.min(times, MOST_EMPHASIS) : 1;
+  }
+
+  /** The smallest size among the details at the lead size, in lead pixels. */
+  private get runningSize(): number {
+    return Math.min(...this.composedSizes, Infinity);
+  }
+
+  private get composedSizes(): number[] {
+    return this.parts.details
+      .flatMap(nodesOf)
+      .flatMap((node) => (node.type === "text" && node.size ? [node.size] : []));
+  }
+
+  /** The size that running text was composed at, as far as it is clearly larger than usual; else the usual size. */
+  get composedText(): number {
+    const { runningSize, leadScale, unit } = this;
+    const composed = Number.isFinite(runningSize) ? runningSize * leadScale : 0;
+    return composed > CLEARLY_LARGER * unit ? Math.min(composed, MOST_TEXT * unit) : unit;
+  }
+
+  /** Sizes of running text to try: the usual one, and the composed one where it is clearly larger. */
+  get textSizes(): number[] {
+    const { composedText: composed, unit } = this;
+    return composed > unit ? [composed, Math.sqrt(composed * unit), unit] : [unit];
+  }
+
+  /** Where words stand that fill the frame alone: in a strip they need more air than its thin margin gives. */
+  get field(): Box {
+    const air = AIR * Math.min(this.frame.width, this.frame.height);
+    return intersect(this.kept, inset(this.frame, air));
   }
 
   /** Width over height of the part that can be used. */

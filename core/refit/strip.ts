@@ -6,7 +6,7 @@ import type { Draft } from "./draft";
 import type { Parts } from "./parts";
 import { setToFit } from "../type";
 import type { Stage } from "./stage";
-import { ctaBlock, detailsBlock, version, type WordRoom } from "./words";
+import { ctaBlock, leastHeight, detailsBlock, version, type WordRoom } from "./words";
 
 /** Wider than this and everything stands on one line. */
 const LEAST_RATIO = 2.6;
@@ -52,6 +52,7 @@ function row(stage: Stage, parts: Parts, size: number, from: number) {
     size,
     width: stage.rightEdge - inner - from,
     height: kept.height,
+    align: 0,
   };
   const rightHand: Block[] = [];
   if (parts.cta) {
@@ -60,15 +61,17 @@ function row(stage: Stage, parts: Parts, size: number, from: number) {
     rightHand.push(cta);
   }
   if (parts.logo) {
-    const mark = version(stage, parts, "mark", luminance(stage.resolved.palette.backdrop));
+    const mark = version(stage, parts, "mark", luminance(stage.ground));
     if (!mark) return undefined;
-    rightHand.push(logoBlock(parts.logo, mark, Math.min(0.46 * stage.frame.height, kept.height)));
+    const height = Math.max(0.46 * stage.frame.height, leastHeight(stage, mark));
+    if (height > kept.height) return undefined;
+    rightHand.push(logoBlock(parts.logo, mark, height));
   }
   const taken = rightHand.reduce((sum, block) => sum + block.width + gap, 0);
   const words = headAndLine({ ...room, width: room.width - taken });
-  if (!words) return undefined;
+  if (!words && (parts.headline || parts.details.length > 0)) return undefined;
   const middle = kept.y + kept.height / 2;
-  const placed = words.place(from, middle - words.height / 2);
+  const placed = words?.place(from, middle - words.height / 2) ?? [];
   let x = stage.rightEdge - inner;
   for (const block of rightHand.reverse()) {
     placed.push(...block.place(x - block.width, middle - block.height / 2));
@@ -81,7 +84,7 @@ function row(stage: Stage, parts: Parts, size: number, from: number) {
 function headAndLine(room: WordRoom): Block | undefined {
   const { parts, size, stage } = room;
   const [detail] = parts.details;
-  if (parts.kicker || parts.details.length > 1) return undefined;
+  if (parts.above.length > 0 || parts.details.length > 1) return undefined;
   const line = detail && detailsBlock(room, [detail]);
   if (detail && !line) return undefined;
   const gap = line ? 0.6 * size : 0;

@@ -13,7 +13,8 @@ import {
   type Block,
   platePad,
 } from "./block";
-import type { Parts } from "./parts";
+import { itemsBlock, naturalWidth } from "./items";
+import type { Item, Parts } from "./parts";
 import type { Stage } from "./stage";
 
 /** Room for words, and which words. `size` is the running text's, `width` and `height` in output pixels. */
@@ -23,6 +24,8 @@ export interface WordRoom {
   width: number;
   height: number;
   size: number;
+  /** 0 for a shared left edge, ½ for words that were composed about a middle. */
+  align: number;
 }
 
 export type WordLayout = (room: WordRoom) => Block | undefined;
@@ -31,40 +34,42 @@ export type WordLayout = (room: WordRoom) => Block | undefined;
 const LEAST_JUMP = 1.3;
 const MOST_HEADLINE_LINES = 6;
 
-/** Kicker over headline, the headline as large as the room allows. */
-export function head({ stage, parts, width, height, size }: WordRoom): Block | undefined {
-  const { kicker, headline } = parts;
-  const above = kicker && setAt(kicker.paragraph, Math.max(stage.floor, 0.88 * size), width, 1);
-  if (kicker && !above) return undefined;
-  const gap = above ? size : 0;
-  if (!headline) return above && textBlock(kicker!, above);
+/** What stands over the headline, and the headline as large as the room allows. */
+export function head(room: WordRoom): Block | undefined {
+  const { stage, parts, width, height, size, align } = room;
+  const { above, headline } = parts;
+  const top = above.length > 0 ? itemsBlock(room, above, align) : undefined;
+  if (above.length > 0 && !top) return undefined;
+  const gap = top ? size : 0;
+  if (!headline) return top;
   const set = setToFit(headline.paragraph, {
     width,
-    height: height - (above?.height ?? 0) - gap,
-    min: Math.max(stage.floor, LEAST_JUMP * size),
+    height: height - (top?.height ?? 0) - gap,
+    min: isAlone(parts) ? stage.floor : Math.max(stage.floor, LEAST_JUMP * size),
     max: stage.frame.height,
     mostLines: MOST_HEADLINE_LINES,
     pad: platePad(headline),
   });
   if (!set) return undefined;
   const words = textBlock(headline, set);
-  return above ? stack([textBlock(kicker!, above), words], [gap]) : words;
+  return top ? stack([top, words], [gap], align) : words;
 }
 
+/** With nothing beside it that it must be larger than. */
+const isAlone = ({ above, details, cta }: Parts): boolean =>
+  above.length === 0 && details.length === 0 && !cta;
+
 /** The lines under the headline, one block; undefined when one cannot be set in the width. */
-export function detailsBlock(room: WordRoom, details: TextNode[]): Block | undefined {
-  const blocks: Block[] = [];
-  for (const node of details) {
-    const set = setAt(node.paragraph, room.size, room.width - 2 * platePad(node) * room.size);
-    if (!set) return undefined;
-    blocks.push(textBlock(node, set));
-  }
-  return stack(blocks, gapsOf(blocks, 0.85 * room.size));
-}
+export const detailsBlock = (room: WordRoom, details: readonly Item[]): Block | undefined =>
+  itemsBlock(room, details, room.align);
 
 const gapsOf = (blocks: Block[], gap: number): number[] => blocks.slice(1).map(() => gap);
 
-export function ctaBlock({ parts, width, size }: WordRoom): Block | undefined {
+export function ctaBlock({
+  parts,
+  width,
+  size,
+}: Pick<WordRoom, "parts" | "width" | "size">): Block | undefined {
   if (!parts.cta) return undefined;
   const padding = 2.5 * (parts.cta.plate?.padding ?? 0) * size;
   const set = setAt(parts.cta.paragraph, size, width - padding, 2);
@@ -72,9 +77,13 @@ export function ctaBlock({ parts, width, size }: WordRoom): Block | undefined {
 }
 
 /** The brand's logo on its plain ground: in full where it is wide enough to be read, else the mark. */
-function panelLogo({ stage, parts, width }: Omit<WordRoom, "height" | "size">): Block | undefined {
+function panelLogo({
+  stage,
+  parts,
+  width,
+}: Pick<WordRoom, "stage" | "parts" | "width">): Block | undefined {
   if (!parts.logo) return undefined;
-  return logoOn(stage, parts, luminance(stage.resolved.palette.backdrop), 0.6 * width);
+  return logoOn(stage, parts, luminance(stage.ground), 0.6 * width);
 }
 
 export function logoOn(
@@ -89,12 +98,18 @@ export function logoOn(
   if (full) {
     const ratio = full.file.width / full.file.height;
     const wanted = FULL_HEIGHT * stage.extent;
-    const height = Math.max(wanted, full.logo.leastWidth / stage.css / ratio);
+    const height = Math.max(wanted, leastHeight(stage, full));
     if (height <= 1.4 * wanted && height * ratio <= mostWidth) return logoBlock(node, full, height);
   }
   const mark = version(stage, parts, "mark", groundLuminance);
-  return mark && logoBlock(node, mark, MARK_HEIGHT * stage.extent);
+  return (
+    mark && logoBlock(node, mark, Math.max(MARK_HEIGHT * stage.extent, leastHeight(stage, mark)))
+  );
 }
+
+/** How high a logo must be to have its least width on the viewer's screen. */
+export const leastHeight = (stage: Stage, { logo, file }: LogoVersion): number =>
+  (logo.leastWidth / stage.css / file.width) * file.height;
 
 /** As shares of the frame's extent. Common practice: a logo is 5 to 8 % of the height of a tall size. */
 const FULL_HEIGHT = 0.055;
@@ -122,7 +137,7 @@ export function footStack(room: WordRoom): Block | undefined | false {
   const logo = panelLogo(room);
   if ((room.parts.cta && !cta) || (room.parts.logo && !logo)) return false;
   const blocks = [cta, logo].filter((block) => block !== undefined);
-  return blocks.length > 0 ? stack(blocks, gapsOf(blocks, 1.4 * room.size)) : undefined;
+  return blocks.length > 0 ? stack(blocks, gapsOf(blocks, 1.4 * room.size), room.align) : undefined;
 }
 
 /** Head and lines above, and below them one row that reaches from margin to margin. */
@@ -138,7 +153,7 @@ export function footRow(room: WordRoom): { block: Block; usesLast: boolean } | u
   const cta = ctaBlock(room);
   const logo = panelLogo(room);
   if ((room.parts.cta && !cta) || (room.parts.logo && !logo)) return undefined;
-  const last = room.parts.details.at(-1);
+  const last = closing(room.parts.details);
   const gap = 2 * room.size;
   if (logo && cta) {
     const isMark = logo.width < 1.6 * logo.height;
@@ -152,10 +167,17 @@ export function footRow(room: WordRoom): { block: Block; usesLast: boolean } | u
   return block && { block, usesLast: true };
 }
 
+/** The last line, when it is none of a list: a date, a place. */
+function closing(details: readonly Item[]): TextNode | undefined {
+  const [before, last] = [details.at(-2), details.at(-1)];
+  const listed = before?.type === "text" && last?.type === "text" && before.role === last.role;
+  return last?.type === "text" && !listed ? last : undefined;
+}
+
 /** Head, lines and foot in one stack whose headline takes what the others leave. */
 function underHead(
   room: WordRoom,
-  details: TextNode[],
+  details: readonly Item[],
   foot: Block | undefined,
 ): Block | undefined {
   const { size } = room;
@@ -165,8 +187,11 @@ function underHead(
   const gaps = [1.5 * size, ...gapsOf(below, 1.5 * size)].slice(0, below.length);
   const taken = sum(below.map((block) => block.height)) + sum(gaps);
   const top = head({ ...room, height: room.height - taken });
-  if (!top) return undefined;
-  return below.length > 0 ? stack([top, ...below], gaps) : top;
+  if (!top)
+    return room.parts.headline || taken > room.height
+      ? undefined
+      : stack(below, gaps.slice(1), room.align);
+  return below.length > 0 ? stack([top, ...below], gaps, room.align) : top;
 }
 
 const sum = (values: number[]): number => values.reduce((a, b) => a + b, 0);
@@ -198,9 +223,7 @@ const MOST_SIDE_SHARE = 0.48;
 
 /** As wide as its short lines need to stay on one line; longer ones may take two. */
 function naturalColumn({ parts, size }: WordRoom): number {
-  const lines = parts.details.map(({ paragraph }) =>
-    paragraph.naturalWidth(paragraph.parts.length > 5 ? 2 : 1),
-  );
+  const lines = parts.details.map(naturalWidth);
   const button = parts.cta
     ? parts.cta.paragraph.naturalWidth(1) + 2.5 * (parts.cta.plate?.padding ?? 0)
     : 0;

@@ -4,6 +4,7 @@ import { codeItems, iconItem, pictureItems, shapeItems } from "./figures";
 import type { Scene, SceneItem } from "./scene";
 import type { Setting } from "./setting";
 import { textItems } from "./text";
+import { veilItems } from "./veil";
 
 /** Turns a layout into the list of what is painted. Nothing is decided here that refit has not decided. */
 export function compose(layout: Layout): Scene {
@@ -23,6 +24,7 @@ function itemsOf(setting: Setting): SceneItem[] {
     case "text":
       return textItems(setting, node);
     case "picture":
+      return [...pictureItems(setting, node), ...veilItems(setting)];
     case "logo":
       return pictureItems(setting, node);
     case "shape":

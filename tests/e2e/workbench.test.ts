@@ -138,9 +138,11 @@ describe("the workbench", () => {
     await open("float-before-lunch", "look");
     const cards = page.locator(".choices button");
     expect(await cards.count()).to.be.greaterThan(4);
+    const name = await cards.nth(2).innerText();
     await cards.nth(2).click();
     await saved();
-    expect(await cards.nth(0).getAttribute("aria-pressed")).to.equal("true");
+    const worn = page.locator('.choices button[aria-pressed="true"]');
+    expect(await worn.allInnerTexts()).to.deep.equal([name]);
     await page.getByLabel("Brand").selectOption("quillmere");
     await saved();
     await page.getByRole("link", { name: "Quillmere Museum of Everyday Pictures" }).waitFor();

@@ -1,0 +1,179 @@
+import { area, contains, inset, intersect, overlaps, type Box } from "../geometry";
+import { focusInFrame, focusShown } from "../picture";
+import { cssPerPixel } from "../placements";
+import type { Layout, Placed } from "../refit";
+import type { Finding } from "./finding";
+import { inkOf, named } from "./ink";
+
+/** How the parts of a size stand to each other: apart, whole, in order. */
+export const checkTogether = (layout: Layout): Finding[] => [
+  ...checkOverlaps(layout),
+  ...checkEdges(layout),
+  ...checkSubjects(layout),
+  ...checkOrder(layout),
+  ...checkLogos(layout),
+];
+
+const SOLID = new Set(["text", "logo", "icon", "code"]);
+const isSolid = ({ node }: Placed): boolean =>
+  SOLID.has(node.type) || (node.type === "shape" && node.role === "badge");
+
+/** Words, logos, icons and codes never touch each other; what sits on a plate sits there on purpose. */
+function checkOverlaps({ placed }: Layout): Finding[] {
+  const solid = placed.filter(isSolid);
+  return solid.flatMap((a, i) =>
+    solid
+      .slice(i + 1)
+      .filter((b) => !belongs(a, b) && touch(a, b))
+      .map((b): Finding => {
+        const shared = area(intersect(inkOf(a), inkOf(b)));
+        const measured = (100 * shared) / Math.min(area(inkOf(a)), area(inkOf(b)));
+        return { ...must("overlap", b), about: a.node.id, measured, needed: 0, unit: "percent" };
+      }),
+  );
+}
+
+/** What is turned together is compared as it stands before the turn. */
+function touch(a: Placed, b: Placed): boolean {
+  const together = a.turn !== 0 && a.turn === b.turn && a.about === b.about;
+  const upright = (item: Placed) => inkOf(together ? { ...item, turn: 0 } : item);
+  return overlaps(upright(a), upright(b));
+}
+
+const must = (code: Finding["code"], item: Placed): Finding => ({
+  code,
+  level: "must-fix",
+  ...named(item),
+});
+
+/** One is the other's ground. Two that share a ground still keep apart. */
+const belongs = (a: Placed, b: Placed): boolean =>
+  b.node.on === a.node.id || a.node.on === b.node.id;
+
+/** Words lie on a picture or plate, or beside it, but never across its edge. */
+function checkEdges({ placed }: Layout): Finding[] {
+  return placed.flatMap((item, index) => {
+    if (!item.text && !item.logo) return [];
+    if (item.node.type === "text" && item.node.plate) return [];
+    const ink = inkOf(item);
+    const crossed = placed
+      .slice(0, index)
+      .find(
+        (ground) =>
+          isArea(ground) && crosses(ink, ground.box) && !covered(placed, ground, index, ink),
+      );
+    return crossed ? [{ ...must("across-an-edge", item), about: crossed.node.id }] : [];
+  });
+}
+
+const isArea = ({ node }: Placed): boolean =>
+  node.type === "picture" || (node.type === "shape" && node.role === "plate");
+
+/** A hair of a letter on the other side is not seen. */
+const crosses = (ink: Box, ground: Box): boolean => {
+  const core = inset(ink, 0.03 * Math.min(ink.width, ink.height));
+  return overlaps(core, ground) && !contains(ground, core);
+};
+
+/** Something between the ground and the words hides the edge from them. */
+const covered = (placed: Placed[], ground: Placed, index: number, ink: Box): boolean =>
+  placed
+    .slice(placed.indexOf(ground) + 1, index)
+    .some((item) => (isArea(item) || item.node.role === "badge") && contains(item.box, ink));
+
+/** So much of a subject may be lost at the crop's edge before it counts as cut. */
+const LEAST_SHOWN = 0.9;
+/** And so much of it may lie under something. */
+const MOST_COVERED = 0.02;
+
+/** A picture's subject is in the crop, and nothing lies on it. */
+function checkSubjects({ placed }: Layout): Finding[] {
+  return placed.flatMap((item, index) => {
+    const { node, crop } = item;
+    if (node.type !== "picture" || !crop || node.framing.fit === "contain") return [];
+    const shown = focusShown(crop, node.focus);
+    if (shown < LEAST_SHOWN) {
+      return [
+        {
+          ...must("subject-cut", item),
+          measured: 100 * shown,
+          needed: 100 * LEAST_SHOWN,
+          unit: "percent" as const,
+        },
+      ];
+    }
+    const subject = focusInFrame(crop, node.focus, item.box);
+    const on = placed.slice(index + 1).filter((other) => isSolid(other) || isArea(other));
+    return on.flatMap((other) => {
+      const share = area(intersect(inkOf(other), subject)) / Math.max(1, area(subject));
+      if (share <= MOST_COVERED) return [];
+      return [
+        {
+          ...must("subject-covered", other),
+          about: node.id,
+          measured: 100 * share,
+          needed: 0,
+          unit: "percent" as const,
+        },
+      ];
+    });
+  });
+}
+
+const RULING = new Set(["headline", "quote", "figure"]);
+/** Set large on purpose, or apart from the reading. */
+const ASIDE = new Set(["price", "badge", ...RULING]);
+
+/** The headline is the largest, and support is at least as large as what is read after it. */
+function checkOrder({ placed }: Layout): Finding[] {
+  const texts = placed.filter((item) => item.text);
+  const size = (item: Placed) => item.text!.set.size;
+  const largest = (items: Placed[]) => Math.max(0, ...items.map(size));
+  const ruling = largest(texts.filter(({ node }) => RULING.has(node.role)));
+  const support = texts.filter(({ node }) => node.role === "support");
+  const rest = texts.filter(({ node }) => !ASIDE.has(node.role));
+  const louder = ruling > 0 ? rest.filter((item) => size(item) >= ruling) : [];
+  const body = largest(texts.filter(({ node }) => node.role === "body"));
+  const weak = support.filter((item) => size(item) < 0.98 * body);
+  return [
+    ...louder.map((item) => ({
+      ...must("out-of-order", item),
+      measured: size(item),
+      needed: ruling,
+      unit: "px" as const,
+    })),
+    ...weak.map((item) => ({
+      ...must("out-of-order", item),
+      measured: size(item),
+      needed: body,
+      unit: "px" as const,
+    })),
+  ];
+}
+
+/** A logo has its clear space, its least width and its own shape. */
+function checkLogos(layout: Layout): Finding[] {
+  return layout.placed.flatMap((item) => {
+    if (!item.logo) return [];
+    const { clear, leastWidth } = item.logo.logo;
+    const width = item.box.width * cssPerPixel(layout.placement);
+    const around = inset(item.box, -clear * item.box.height);
+    const near = layout.placed.find(
+      (other) =>
+        other !== item && isSolid(other) && !belongs(item, other) && overlaps(around, inkOf(other)),
+    );
+    return [
+      ...(width < 0.98 * leastWidth
+        ? [
+            {
+              ...must("logo-small", item),
+              measured: width,
+              needed: leastWidth,
+              unit: "css-px" as const,
+            },
+          ]
+        : []),
+      ...(near ? [{ ...must("logo-crowded", item), about: near.node.id }] : []),
+    ];
+  });
+}

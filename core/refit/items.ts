@@ -1,0 +1,149 @@
+import { box } from "../geometry";
+import type { CodeNode, IconNode, ResolvedNode, ShapeNode } from "../resolve";
+import { setAt } from "../type";
+import { platePad, stack, textBlock, type Block } from "./block";
+import type { Item, Row } from "./parts";
+import type { Stage } from "./stage";
+
+/** Where items are set: `size` is the running text's, `width` the measure, in output pixels. */
+export interface ItemRoom {
+  stage: Stage;
+  width: number;
+  size: number;
+}
+
+/** An icon's side beside text, in sizes of that text. By eye. */
+const ICON = 2.6;
+/** A code is scanned from a screen at arm's length: its least side in CSS pixels, and as a share of the frame. Common practice. */
+const CODE_CSS = 84;
+const CODE_SHARE = 0.17;
+/** Kickers are a little smaller than the text, and one line. */
+const KICKER = 0.88;
+
+/** The items one under the other; undefined when one cannot be set in the width. */
+export function itemsBlock(
+  room: ItemRoom,
+  items: readonly Item[],
+  align: number,
+): Block | undefined {
+  const start = rowStart(room, items);
+  const blocks: Block[] = [];
+  for (const item of items) {
+    const block = itemBlock(room, item, start);
+    if (!block) return undefined;
+    blocks.push(block);
+  }
+  return stack(
+    blocks,
+    blocks.slice(1).map(() => 0.85 * room.size),
+    align,
+  );
+}
+
+function itemBlock(room: ItemRoom, item: Item, start: number): Block | undefined {
+  const { stage, width, size } = room;
+  switch (item.type) {
+    case "text": {
+      const kicker = item.role === "kicker";
+      const own = kicker ? Math.max(stage.floor, KICKER * size) : size;
+      const set = setAt(
+        item.paragraph,
+        own,
+        width - 2 * platePad(item) * own,
+        kicker ? 1 : undefined,
+      );
+      return set && textBlock(item, set);
+    }
+    case "icon":
+      return solid(item, ICON * size, ICON * size, room);
+    case "code": {
+      const side = Math.max(CODE_CSS / stage.css, CODE_SHARE * stage.extent);
+      return solid(item, side, side, room);
+    }
+    case "shape":
+      return lineBlock(room, item);
+    case "row":
+      return rowBlock(room, item, start);
+  }
+}
+
+const solid = (
+  node: IconNode | CodeNode | ShapeNode,
+  width: number,
+  height: number,
+  room: ItemRoom,
+) => (width <= room.width ? areaBlock(node, width, height) : undefined);
+
+const areaBlock = (node: ResolvedNode, width: number, height: number): Block => ({
+  width,
+  height,
+  baseline: height,
+  place: (x, y) => [{ node, box: box(x, y, width, height), turn: 0 }],
+});
+
+/** A rule keeps its share of the frame's width and its own thickness. */
+function lineBlock({ stage, width }: ItemRoom, node: ShapeNode): Block {
+  const share = node.box.width / stage.lead.width;
+  const thick = Math.max(1 / stage.css, node.box.height * stage.leadScale);
+  return areaBlock(node, Math.min(width, share * stage.frame.width * 1.2), thick);
+}
+
+/** Where the second cells of all rows start, so that they share an edge. */
+function rowStart({ width, size }: ItemRoom, items: readonly Item[]): number {
+  const firsts = items.flatMap((item) => (item.type === "row" ? [item.cells[0]!] : []));
+  const widest = Math.max(0, ...firsts.map(({ paragraph }) => paragraph.naturalWidth(1) * size));
+  return Math.min(widest + 1.5 * size, 0.62 * width);
+}
+
+/** In sizes of the text; a column as narrow as this has no room for two cells. */
+const NARROW = 14;
+
+/** Cells side by side from shared edges; where they do not fit, one under the other. */
+function rowBlock(room: ItemRoom, { cells }: Row, start: number): Block | undefined {
+  const { width, size } = room;
+  const step = cells.length > 2 ? width / cells.length : start;
+  const sets = cells.map(({ paragraph }, i) => {
+    const last = i === cells.length - 1;
+    return setAt(paragraph, size, last ? width - i * step : step - 0.8 * size, last ? 2 : 1);
+  });
+  if (sets.some((set) => set === undefined))
+    return width < NARROW * size ? stackedCells(room, cells) : undefined;
+  const blocks = sets.map((set, i) => textBlock(cells[i]!, set!));
+  const ascent = Math.max(...sets.map((set) => set!.ascent));
+  const tops = sets.map((set) => ascent - set!.ascent);
+  const height = Math.max(...blocks.map((block, i) => tops[i]! + block.height));
+  const last = blocks.length - 1;
+  return {
+    width: last * step + blocks[last]!.width,
+    height,
+    baseline: height,
+    place: (x, y) => blocks.flatMap((block, i) => block.place(x + i * step, y + tops[i]!)),
+  };
+}
+
+function stackedCells({ width, size }: ItemRoom, cells: Row["cells"]): Block | undefined {
+  const blocks = cells.map((node) => {
+    const set = setAt(node.paragraph, size, width);
+    return set && textBlock(node, set);
+  });
+  if (blocks.some((block) => block === undefined)) return undefined;
+  return stack(
+    blocks as Block[],
+    blocks.slice(1).map(() => 0.3 * size),
+  );
+}
+
+/** How wide an item would like to be, in sizes of the text: short lines on one line, longer ones on two. */
+export function naturalWidth(item: Item): number {
+  switch (item.type) {
+    case "text":
+      return item.paragraph.naturalWidth(item.paragraph.parts.length > 5 ? 2 : 1);
+    case "row":
+      return item.cells.reduce((sum, { paragraph }) => sum + paragraph.naturalWidth(1) + 1.5, -1.5);
+    case "icon":
+      return ICON;
+    case "code":
+    case "shape":
+      return 0;
+  }
+}

@@ -1,0 +1,113 @@
+import { area, between, bottom, box, intersect, right, type Box } from "../geometry";
+import { cropBeside, cropTo, focusInFrame } from "../picture";
+import type { PictureNode } from "../resolve";
+import type { Draft } from "./draft";
+import type { Placed } from "./layout";
+import type { Stage } from "./stage";
+
+/** The pictures of a draft in their area, or the ornament that fills it. Empty when the area is no use to a picture. */
+export function placeMedia(stage: Stage, draft: Draft): Placed[] {
+  const { photos, ornament, framed } = draft.parts;
+  if (!draft.media) return [];
+  if (photos.length === 0) {
+    const also = draft.mediaAlso ? { also: draft.mediaAlso } : {};
+    return ornament ? [{ node: ornament, box: draft.media, turn: 0, ...also }] : [];
+  }
+  if (draft.over) return over(draft, photos, draft.media);
+  const media = framed ? intersect(draft.media, stage.kept) : draft.media;
+  const gap = gapBetween(photos) * stage.leadScale;
+  return tiles(media, photos.length, gap).map((part, i) => cropped(photos[i]!, part));
+}
+
+/** One picture fills the area, its subject clear of the words; others would lie under them and stay out. */
+function over({ words, plate }: Draft, [photo]: PictureNode[], media: Box): Placed[] {
+  const taken = plate ?? around(words.map((item) => item.box));
+  const room = taken ? freeBeside(media, taken) : media;
+  const { file, focus, framing } = photo!;
+  return [
+    { node: photo!, box: media, crop: cropBeside(file, media, focus, room, framing), turn: 0 },
+  ];
+}
+
+const cropped = (node: PictureNode, part: Box): Placed => ({
+  node,
+  box: part,
+  crop: cropTo(node.file, part, node.focus, node.framing),
+  turn: 0,
+});
+
+/** Where the subject of a placed picture is seen, in the frame. */
+export function photoFocus(item: Placed): Box | undefined {
+  if (item.node.type !== "picture" || !item.crop) return undefined;
+  return focusInFrame(item.crop, item.node.focus, item.box);
+}
+
+export function around(boxes: readonly Box[]): Box | undefined {
+  if (boxes.length === 0) return undefined;
+  return between(
+    Math.min(...boxes.map((b) => b.x)),
+    Math.min(...boxes.map((b) => b.y)),
+    Math.max(...boxes.map(right)),
+    Math.max(...boxes.map(bottom)),
+  );
+}
+
+/** The largest part of the frame beside what is taken: above, below, left or right of it. */
+export function freeBeside(frame: Box, taken: Box): Box {
+  const sides = [
+    between(frame.x, frame.y, right(frame), taken.y),
+    between(frame.x, bottom(taken), right(frame), bottom(frame)),
+    between(frame.x, frame.y, taken.x, bottom(frame)),
+    between(right(taken), frame.y, right(frame), bottom(frame)),
+  ];
+  return sides.reduce((best, side) => (area(side) > area(best) ? side : best));
+}
+
+/** The least gap between neighbours at the lead size, in lead pixels; touching ones have none. */
+function gapBetween(photos: readonly PictureNode[]): number {
+  const gaps = photos.flatMap((a, i) =>
+    photos
+      .slice(i + 1)
+      .map(({ box: b }) =>
+        Math.max(
+          a.box.x - right(b),
+          b.x - right(a.box),
+          a.box.y - bottom(b),
+          b.y - bottom(a.box),
+          0,
+        ),
+      ),
+  );
+  return Math.min(...gaps, MOST_GAP);
+}
+
+const MOST_GAP = 40;
+/** Areas flatter than this are parted along one side only. */
+const FLAT = 2.2;
+
+/** The area parted for some pictures: one, two halves, one large with two beside it, or a grid. */
+function tiles(area_: Box, count: number, gap: number): Box[] {
+  const wide = area_.width >= area_.height;
+  const ratio = area_.width / area_.height;
+  if (count < 3 || ratio > FLAT || ratio < 1 / FLAT) return line(area_, count, wide, gap);
+  if (count === 3) {
+    const [large, rest] = line(area_, 2, wide, gap) as [Box, Box];
+    return [large, ...line(rest, 2, !wide, gap)];
+  }
+  const rows = Math.round(Math.sqrt(count / ratio)) || 1;
+  const first = Math.floor(count / rows);
+  const counts = Array.from(
+    { length: rows },
+    (_, i) => first + (i >= rows - (count % rows) ? 1 : 0),
+  );
+  return line(area_, rows, false, gap).flatMap((row, i) => line(row, counts[i]!, true, gap));
+}
+
+function line(at: Box, count: number, wide: boolean, gap: number): Box[] {
+  const length = ((wide ? at.width : at.height) - (count - 1) * gap) / count;
+  return Array.from({ length: count }, (_, i) =>
+    wide
+      ? box(at.x + i * (length + gap), at.y, length, at.height)
+      : box(at.x, at.y + i * (length + gap), at.width, length),
+  );
+}
