@@ -1,6 +1,7 @@
 import { launch, Program } from "../tests/support/browser";
 import { benchBatch } from "./batch";
 import { benchKit } from "./kit";
+import { benchRefit } from "./refit";
 import { benchKeystroke } from "./keystroke";
 import { benchSetting } from "./setting";
 
@@ -9,6 +10,7 @@ const benches = {
   keystroke: benchKeystroke,
   batch: benchBatch,
   kit: benchKit,
+  refit: benchRefit,
 };
 const wanted = process.argv.slice(2);
 const unknown = wanted.find((name) => !(name in benches));

@@ -2,20 +2,21 @@ import { contrastNeeded, contrast, difference, luminance, luminanceContrast } fr
 import { bottom, contains, right, type Box } from "../geometry";
 import { cssPerPixel, keptArea } from "../placements";
 import { groundBehind, type Layout, type Placed } from "../refit";
-import type { ResolvedPiece } from "../resolve";
+import type { ResolvedNode, ResolvedPiece } from "../resolve";
 import { missingCharacters } from "../type";
 import { standsOn } from "../brand";
 import { avoided } from "../text";
 import type { Finding } from "./finding";
 import { inkOf, named } from "./ink";
-import { checkTogether } from "./together";
+import { checkTogether, RULING } from "./together";
 
 /** A picture shown at less than this many of its own pixels for each output pixel looks soft. Common practice. */
 const LEAST_RESOLUTION = 0.85;
 
 /** Everything that a layout can be measured for. Ordered by node, back to front. */
 export function check(layout: Layout): Finding[] {
-  if (layout.placed.every((item) => item.node.role === "backdrop")) {
+  const empty = layout.placed.every((item) => item.node.role === "backdrop");
+  if (empty && layout.resolved.nodes.some(hasSomethingToSay)) {
     return [{ code: "nothing-fits", level: "must-fix" }];
   }
   return [
@@ -25,6 +26,8 @@ export function check(layout: Layout): Finding[] {
     ...layout.resolved.raw.map((raw) => checkRaw(layout, raw)),
   ];
 }
+
+const hasSomethingToSay = ({ type }: ResolvedNode): boolean => type !== "shape" && type !== "icon";
 
 /** What is not the brand's, with what of the brand's comes nearest. */
 function checkRaw(
@@ -195,6 +198,7 @@ const spelled = (character: string): string =>
 
 function checkLeftOut(layout: Layout): Finding[] {
   const { resolved } = layout;
+  const rules = layout.placed.some(({ node }) => RULING.has(node.role));
   return layout.leftOut
     .filter(({ why }) => why !== "hidden" && why !== "not-for-this-shape")
     .map(({ id, why }): Finding => {
@@ -204,7 +208,7 @@ function checkLeftOut(layout: Layout): Finding[] {
         return { code: "file-missing", level: "must-fix", node: id, role };
       if (why === "not-painted-yet" || why === "unknown-icon" || why === "too-long-for-code")
         return { code: "cannot-be-painted", level: "look-again", node: id, role, about: why };
-      const always = node?.keep === "always" || node?.role === "headline";
+      const always = node?.keep === "always" || (node?.role === "headline" && !rules);
       return {
         code: always ? "always-left-out" : "left-out",
         level: always ? "must-fix" : "note",

@@ -120,13 +120,17 @@ function checkSubjects({ placed }: Layout): Finding[] {
   });
 }
 
-const RULING = new Set(["headline", "quote", "figure"]);
+/** Roles that a size is ruled by. */
+export const RULING: ReadonlySet<string> = new Set(["headline", "quote", "figure"]);
 /** Set large on purpose, or apart from the reading. */
 const ASIDE = new Set(["price", "badge", ...RULING]);
 
 /** The headline is the largest, and support is at least as large as what is read after it. */
 function checkOrder({ placed }: Layout): Finding[] {
-  const texts = placed.filter((item) => item.text);
+  const badges = new Set(
+    placed.filter(({ node }) => node.role === "badge").map(({ node }) => node.id),
+  );
+  const texts = placed.filter(({ text, node }) => text && !badges.has(node.on ?? ""));
   const size = (item: Placed) => item.text!.set.size;
   const largest = (items: Placed[]) => Math.max(0, ...items.map(size));
   const ruling = largest(texts.filter(({ node }) => RULING.has(node.role)));

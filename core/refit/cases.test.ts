@@ -1,5 +1,6 @@
 import { expect } from "chai";
-import { cases, caseSources } from "../../tests/support/arrangements";
+import { cases } from "../../tests/support/arrangements";
+import { caseSources } from "../../tests/support/case-sources";
 import { makeScene } from "../engine";
 import { catalogue } from "../placements";
 import { check } from "../preflight";

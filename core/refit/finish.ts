@@ -1,5 +1,15 @@
 import { luminanceContrast } from "../colour";
-import { area, between, bottom, box, contains, intersect, overlaps, right } from "../geometry";
+import {
+  area,
+  between,
+  bottom,
+  box,
+  contains,
+  inset,
+  intersect,
+  overlaps,
+  right,
+} from "../geometry";
 import { toneOf } from "../picture";
 import { placeBadge } from "./badge";
 import type { Draft } from "./draft";
@@ -20,7 +30,9 @@ export function finish(stage: Stage, draft: Draft): Placed[] | undefined {
   const words = [...draft.words];
   if (draft.logoOnMedia) {
     const logo = logoOnPicture(stage, draft, media);
-    if (!logo || logo.some((item) => words.some(({ box: at }) => overlaps(at, item.box))))
+    const near = ({ box: at, logo: version }: Placed) =>
+      inset(at, -(version?.logo.clear ?? 0) * at.height);
+    if (!logo || logo.some((item) => words.some(({ box: at }) => overlaps(at, near(item)))))
       return undefined;
     words.push(...logo);
   }
@@ -70,6 +82,8 @@ function trySpot(
     const x = corner === "left" ? room.x : right(room) - block.width;
     const spot = box(x, room.y, block.width, block.height);
     if (!contains(room, spot) || bottom(spot) > bottom(room) - 0.5 * stage.unit) return undefined;
+    const subject = photoFocus(item);
+    if (subject && overlaps(subject, spot)) return undefined;
     const around = between(
       spot.x - 0.3 * block.height,
       spot.y - 0.3 * block.height,

@@ -17,8 +17,9 @@ const ICON = 2.6;
 /** A code is scanned from a screen at arm's length: its least side in CSS pixels, and as a share of the frame. Common practice. */
 const CODE_CSS = 84;
 const CODE_SHARE = 0.17;
-/** Kickers are a little smaller than the text, and one line. */
+/** Kickers are a little smaller than the text, and short. */
 const KICKER = 0.88;
+const KICKER_LINES = 2;
 
 /** The items one under the other; undefined when one cannot be set in the width. */
 export function itemsBlock(
@@ -45,13 +46,11 @@ function itemBlock(room: ItemRoom, item: Item, start: number): Block | undefined
   switch (item.type) {
     case "text": {
       const kicker = item.role === "kicker";
-      const own = kicker ? Math.max(stage.floor, KICKER * size) : size;
-      const set = setAt(
-        item.paragraph,
-        own,
-        width - 2 * platePad(item) * own,
-        kicker ? 1 : undefined,
-      );
+      const usual = kicker ? Math.max(stage.floor, KICKER * size) : size;
+      const most = kicker ? KICKER_LINES : undefined;
+      const at = (own: number) =>
+        setAt(item.paragraph, own, width - 2 * platePad(item) * own, most);
+      const set = at(usual * stage.emphasis(item)) ?? at(usual);
       return set && textBlock(item, set);
     }
     case "icon":

@@ -105,7 +105,11 @@ function rulingText(texts: TextNode[]): TextNode | undefined {
   const named = ruling.sort((a, b) => (b.size ?? 0) - (a.size ?? 0))[0];
   if (named) return named;
   const plain = texts.filter((node) => node.role !== "cta" && node.role !== "kicker");
-  return plain.sort((a, b) => (b.size ?? 0) - (a.size ?? 0))[0];
+  const first = plain.sort(
+    (a, b) =>
+      (b.size ?? 0) - (a.size ?? 0) || Number(b.role === "support") - Number(a.role === "support"),
+  )[0];
+  return first ?? texts.find((node) => node.role === "kicker");
 }
 
 const standsOver = (node: ResolvedNode, headline: TextNode | undefined): boolean =>

@@ -1,6 +1,7 @@
 import { expect } from "chai";
 import fc from "fast-check";
-import { cases, caseSources } from "../../tests/support/arrangements";
+import { cases } from "../../tests/support/arrangements";
+import { caseSources } from "../../tests/support/case-sources";
 import { makeScene } from "../engine";
 import { isText, type Piece } from "../piece";
 import { catalogue } from "../placements";

@@ -99,7 +99,7 @@ function cheapest(
       const draft = stage.align === 1 ? mirrored(stage, made) : made;
       if (costing.least(draft, missing) >= total(choice.cost)) continue;
       const placed = finish(stage, draft);
-      if (!placed) continue;
+      if (!placed || placed.length === 0) continue;
       const cost = costing.of(draft, placed);
       if (total(cost) < total(choice.cost)) choice = { placed, via: draft.via, cost };
     }

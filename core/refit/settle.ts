@@ -1,5 +1,7 @@
 import { contrastNeeded, luminance, luminanceContrast, type Hex } from "../colour";
 import { placeIn } from "./arranged";
+import type { Palette } from "../brand";
+import type { TextNode } from "../resolve";
 import { groundBehind } from "./ground";
 import type { Placed } from "./layout";
 import type { Stage } from "./stage";
@@ -12,20 +14,27 @@ export function onTheirGround(stage: Stage, placed: Placed[]): Placed[] {
   const { palette } = stage.resolved;
   return placed.map((item, index) => {
     const { node } = item;
-    if (node.type !== "text" || node.plate) return item;
+    if (node.type !== "text") return item;
+    const needed = contrastNeeded(item.text!.set.size * stage.css, node.weight);
+    if (node.plate)
+      return { ...item, node: readable(node, luminance(node.plate.hex), needed, palette) };
     const behind = placed.slice(0, index);
     const tone = groundBehind(item.text!.ink, behind, palette.backdrop);
     const flat = tone.darkest === tone.lightest;
     const ground = flat ? tone.mean : luminance(stage.ground);
-    const needed = contrastNeeded(item.text!.set.size * stage.css, node.weight);
-    const reads = (hex: Hex) => luminanceContrast(luminance(hex), ground);
-    if (reads(node.colour) >= needed) return item;
-    const { headline, support, backdrop } = palette;
-    const colour = [support, headline, palette["on-plate"], palette["on-action"], backdrop].reduce(
-      (best, hex) => (reads(hex) > reads(best) ? hex : best),
-    );
-    return { ...item, node: { ...node, colour } };
+    return { ...item, node: readable(node, ground, needed, palette) };
   });
+}
+
+/** The text in its own colour where that reads on the ground, else in the colour of the spread that reads best. */
+function readable(node: TextNode, ground: number, needed: number, palette: Palette): TextNode {
+  const reads = (hex: Hex) => luminanceContrast(luminance(hex), ground);
+  if (reads(node.colour) >= needed) return node;
+  const { headline, support, backdrop } = palette;
+  const colour = [support, headline, palette["on-plate"], palette["on-action"], backdrop].reduce(
+    (best, hex) => (reads(hex) > reads(best) ? hex : best),
+  );
+  return { ...node, colour };
 }
 
 /** Puts each node that a local change has placed on this size exactly there. */

@@ -85,6 +85,7 @@ function headAndLine(room: WordRoom): Block | undefined {
   const { parts, size, stage } = room;
   const [detail] = parts.details;
   if (parts.above.length > 0 || parts.details.length > 1) return undefined;
+  if (detail && detail.type !== "text") return undefined;
   const line = detail && detailsBlock(room, [detail]);
   if (detail && !line) return undefined;
   const gap = line ? 0.6 * size : 0;

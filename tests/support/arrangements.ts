@@ -4,17 +4,8 @@ import type { Brand } from "../../core/brand";
 import { Piece, type Node, type Role } from "../../core/piece";
 import { bottom, right, type Box } from "../../core/geometry";
 import { keptArea, placementById } from "../../core/placements";
-import type { PictureFile } from "../../core/files";
-import { loadFonts, piecePictures } from "../../core/needs";
-import type { Sources } from "../../core/resolve";
-import { Typesetter } from "../../core/type";
-import { FolderFiles } from "../../server/files/folders";
 import { fileId } from "../../server/files/hash";
-import { toSfnt } from "../../server/files/sfnt";
-import { WithShipped } from "../../server/files/shipped";
-import { iconLookup } from "../../server/render/icons";
-import { inspectPicture } from "../../server/render/inspect";
-import { demoBrand, demoFolder, demoPieces, fontFolder } from "./demo";
+import { demoBrand, demoFolder, demoPieces } from "./demo";
 
 /** A piece with its brand, and what is hard about it. */
 export interface Case {
@@ -384,16 +375,3 @@ export const cases = (): Case[] => [
     logo([95, 880, 220, 50]),
   ]),
 ];
-
-/** Fonts and pictures of all the cases. */
-export async function caseSources(): Promise<Sources> {
-  const files = new WithShipped(fontFolder, new FolderFiles([demoFolder]));
-  const typesetter = new Typesetter();
-  const pictures = new Map<string, PictureFile>();
-  for (const { piece, brand } of cases()) {
-    await loadFonts(piece, brand, typesetter, async (id) => toSfnt(await files.read(id)));
-    for (const id of piecePictures(piece, brand))
-      if (!pictures.has(id)) pictures.set(id, await inspectPicture(await files.read(id), id));
-  }
-  return { typesetter, pictures: (id) => pictures.get(id), icons: iconLookup };
-}

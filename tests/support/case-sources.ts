@@ -1,0 +1,24 @@
+import type { PictureFile } from "../../core/files";
+import { loadFonts, piecePictures } from "../../core/needs";
+import type { Sources } from "../../core/resolve";
+import { Typesetter } from "../../core/type";
+import { FolderFiles } from "../../server/files/folders";
+import { toSfnt } from "../../server/files/sfnt";
+import { WithShipped } from "../../server/files/shipped";
+import { iconLookup } from "../../server/render/icons";
+import { inspectPicture } from "../../server/render/inspect";
+import { cases } from "./arrangements";
+import { demoFolder, fontFolder } from "./demo";
+
+/** Fonts and pictures of all the cases. */
+export async function caseSources(): Promise<Sources> {
+  const files = new WithShipped(fontFolder, new FolderFiles([demoFolder]));
+  const typesetter = new Typesetter();
+  const pictures = new Map<string, PictureFile>();
+  for (const { piece, brand } of cases()) {
+    await loadFonts(piece, brand, typesetter, async (id) => toSfnt(await files.read(id)));
+    for (const id of piecePictures(piece, brand))
+      if (!pictures.has(id)) pictures.set(id, await inspectPicture(await files.read(id), id));
+  }
+  return { typesetter, pictures: (id) => pictures.get(id), icons: iconLookup };
+}
