@@ -47,6 +47,7 @@ const shots: { name: string; path: string; act?: (page: Page) => Promise<void>; 
       },
     },
     { name: "brand", path: "/brands/quillmere" },
+    { name: "brand-sheet", path: "/brands/saltlight/sheet" },
     {
       name: "new-brand",
       path: "/brands/new",

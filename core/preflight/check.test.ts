@@ -83,7 +83,7 @@ describe("preflight", () => {
       ...item,
       crop: { x: 0, y: 0, width: 400, height: 283 },
     }));
-    expect(codes(check(soft), "photo")).to.deep.equal(["low-resolution"]);
+    expect(codes(check(soft), "photo")).to.include("low-resolution");
   });
 
   it("marks a colour that is written in, and a character that no face has", async () => {

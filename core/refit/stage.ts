@@ -38,6 +38,8 @@ export class Stage {
   /** Output pixels for each lead pixel: the geometric means of the two frames. */
   readonly leadScale: number;
   readonly parts: Parts;
+  /** The smallest size among the details at the lead size, in lead pixels. */
+  private readonly runningSize: number;
   /** The edge that the words share: 0 left, ½ none but a middle, 1 right. */
   readonly align: number;
   /** What the words stand on where no picture is behind them. */
@@ -56,6 +58,7 @@ export class Stage {
     this.extent = Math.sqrt(area(this.frame));
     this.css = cssPerPixel(placement);
     this.parts = partsOf(resolved);
+    this.runningSize = Math.min(...composedSizes(this.parts), Infinity);
     this.align = this.parts.headline?.paragraph.alignShare ?? 0;
     this.ground = this.parts.plate?.colour ?? resolved.palette.backdrop;
     const { lead } = resolved.piece;
@@ -73,17 +76,6 @@ export class Stage {
     if (role === "kicker" || size === undefined) return 1;
     const times = size / this.runningSize;
     return times > CLEARLY_LARGER ? Math.min(times, MOST_EMPHASIS) : 1;
-  }
-
-  /** The smallest size among the details at the lead size, in lead pixels. */
-  private get runningSize(): number {
-    return Math.min(...this.composedSizes, Infinity);
-  }
-
-  private get composedSizes(): number[] {
-    return this.parts.details
-      .flatMap(nodesOf)
-      .flatMap((node) => (node.type === "text" && node.size ? [node.size] : []));
   }
 
   /** The size that running text was composed at, as far as it is clearly larger than usual; else the usual size. */
@@ -124,3 +116,8 @@ export class Stage {
     return bottom(this.kept);
   }
 }
+
+const composedSizes = ({ details }: Parts): number[] =>
+  details
+    .flatMap(nodesOf)
+    .flatMap((node) => (node.type === "text" && node.size ? [node.size] : []));
