@@ -1,4 +1,13 @@
-import { ColourRole, Hex, hexOf, luminance, sameSpread, spreads, type Spread } from "../colour";
+import {
+  ColourRole,
+  Hex,
+  hexOf,
+  luminance,
+  MIDDLE_LUMINANCE,
+  sameSpread,
+  spreads,
+  type Spread,
+} from "../colour";
 import type { Brand, Logo } from "./brand";
 
 /** The colours of one piece, by the part they colour. Full, so that every part can be painted. */
@@ -44,7 +53,7 @@ export function paletteOf(brand: Brand, spread: Spread): Palette {
 /** For a brand with no readable pair of colours: black or white on its first. */
 function readable(role: ColourRole, ground: Hex): Hex {
   if (role === "backdrop" || role.startsWith("on-")) return ground;
-  return luminance(ground) > MIDDLE ? "#000000" : "#FFFFFF";
+  return luminance(ground) > MIDDLE_LUMINANCE ? "#000000" : "#FFFFFF";
 }
 
 export interface Resolved {
@@ -78,8 +87,5 @@ export function logoFor(
   return allowed.find(({ ink }) => ink === "own") ?? allowed[0] ?? ofKind[0];
 }
 
-/** A ground of this luminance is as far from white as from black, by WCAG 2.2's contrast. */
-const MIDDLE = 0.18;
-
 export const standsOn = ({ ground }: Logo, groundLuminance: number): boolean =>
-  ground === "any" || ground === (groundLuminance > MIDDLE ? "light" : "dark");
+  ground === "any" || ground === (groundLuminance > MIDDLE_LUMINANCE ? "light" : "dark");

@@ -32,6 +32,15 @@ export const contrast = (a: Hex, b: Hex): number => luminanceContrast(luminance(
 export const luminanceContrast = (a: number, b: number): number =>
   (Math.max(a, b) + 0.05) / (Math.min(a, b) + 0.05);
 
+/** A ground of this luminance is as far from white as from black by contrast; above it a ground is light. */
+export const MIDDLE_LUMINANCE = 0.18;
+
+/** Linear light 0..1 as encoded in sRGB, and back: IEC 61966-2-1. */
+export const encoded = (value: number): number =>
+  value <= 0.0031308 ? 12.92 * value : 1.055 * value ** (1 / 2.4) - 0.055;
+export const decoded = (value: number): number =>
+  value <= 0.04045 ? value / 12.92 : ((value + 0.055) / 1.055) ** 2.4;
+
 /** What WCAG 2.2 asks of text (1.4.3): large text is at least 24 CSS px, or 18.66 CSS px when bold. */
 export const CONTRAST_TEXT = 4.5;
 export const CONTRAST_LARGE = 3;

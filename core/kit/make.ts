@@ -1,6 +1,6 @@
 import { z } from "zod";
 import type { Hex } from "../colour";
-import { luminance } from "../colour";
+import { luminance, MIDDLE_LUMINANCE } from "../colour";
 import { FileId, type PictureFile } from "../files";
 import { shelfTypeface } from "../shelf";
 import { Brand, BrandColour, Logo, Typeface } from "../brand";
@@ -79,13 +79,11 @@ export function colourId(name: string, taken: ReadonlySet<string>): string {
 
 /** Wider than this many times its height, it is read as a whole logo and not as a mark. */
 const FULL = 1.6;
-/** A mean luminance between those of its two possible grounds. */
-const MIDDLE = 0.18;
 
 /** A logo stands on what its own tones stand out from: a dark one on light grounds, a light one on dark. */
 export function asLogo({ id, width, height, tones }: PictureFile, colours: Hex[]): Logo {
   const grey = tones.grey.reduce((a, b) => a + b, 0) / tones.grey.length;
-  const light = colours.length > 0 && Math.max(...colours.map(luminance)) < MIDDLE;
+  const light = colours.length > 0 && Math.max(...colours.map(luminance)) < MIDDLE_LUMINANCE;
   const ground = grey > 0.5 || light ? "light" : "dark";
   return Logo.parse({ kind: width > FULL * height ? "full" : "mark", ground, file: id });
 }

@@ -1,5 +1,13 @@
 import { brandSpreads, type Brand } from "../brand";
-import { baseId, ColourRole, difference, hexOf, luminance, type Spread } from "../colour";
+import {
+  baseId,
+  ColourRole,
+  difference,
+  hexOf,
+  luminance,
+  MIDDLE_LUMINANCE,
+  type Spread,
+} from "../colour";
 import { onBrand, dressOf, type Edit, type Piece } from "../piece";
 
 /** A piece in another brand's clothes, as the edit that dresses it, with what a person should look at. */
@@ -65,17 +73,14 @@ function strings(value: unknown): string[] {
   return Object.values(value).flatMap(strings);
 }
 
-/** Above this luminance a ground counts as light. */
-const LIGHT = 0.18;
-
 function spreadFor(piece: Piece, from: Brand, to: Brand): Spread {
   // What wears its brand's first spread wears the other brand's first.
   const before = hexOf(from.colours, piece.spread.backdrop);
   if (!before) return {};
   const all = brandSpreads(to);
-  const isLight = luminance(before) > LIGHT;
+  const isLight = luminance(before) > MIDDLE_LUMINANCE;
   const alike = ({ backdrop }: Spread) =>
-    luminance(hexOf(to.colours, backdrop) ?? "#000000") > LIGHT === isLight;
+    luminance(hexOf(to.colours, backdrop) ?? "#000000") > MIDDLE_LUMINANCE === isLight;
   return all.find(alike) ?? {};
 }
 

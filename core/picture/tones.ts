@@ -1,3 +1,4 @@
+import { decoded } from "../colour";
 import type { PictureFile, Tones } from "../files";
 import { bottom, intersect, right, box, type Box } from "../geometry";
 import { adjust, type Adjust } from "./adjust";
@@ -111,11 +112,7 @@ function luminanceTable({
   const data = Uint8ClampedArray.from({ length: 256 * 4 }, (_, i) => (i % 4 === 3 ? 255 : i >> 2));
   adjust({ data, width: 256, height: 1, opaque: true }, by, 1);
   return Float64Array.from({ length: 256 }, (_, grey) => {
-    const part = (channel: number) => linear(data[grey * 4 + channel]! / 255);
+    const part = (channel: number) => decoded(data[grey * 4 + channel]! / 255);
     return 0.2126 * part(0) + 0.7152 * part(1) + 0.0722 * part(2);
   });
 }
-
-/** sRGB to linear light, IEC 61966-2-1. */
-const linear = (value: number): number =>
-  value <= 0.04045 ? value / 12.92 : ((value + 0.055) / 1.055) ** 2.4;

@@ -1,4 +1,4 @@
-import { luminance, type Hex } from "../colour";
+import { decoded, encoded, luminance, type Hex } from "../colour";
 import { box, contains, type Box } from "../geometry";
 import { toneOf, type GroundTone } from "../picture";
 import type { Placed } from "./layout";
@@ -34,12 +34,6 @@ export function veiled(tone: GroundTone, hex: Hex, alpha: number): GroundTone {
     busy: (1 - alpha) * tone.busy,
   };
 }
-
-/** Linear light to sRGB and back, IEC 61966-2-1. */
-const encoded = (value: number): number =>
-  value <= 0.0031308 ? 12.92 * value : 1.055 * value ** (1 / 2.4) - 0.055;
-const decoded = (value: number): number =>
-  value <= 0.04045 ? value / 12.92 : ((value + 0.055) / 1.055) ** 2.4;
 
 /** A box of the frame in the pixels of the picture that fills `frame` with `crop`. */
 export function inPicture(target: Box, frame: Box, crop: Box): Box {
