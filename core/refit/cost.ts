@@ -110,10 +110,10 @@ function smallText(stage: Stage, words: Placed[], headline: Placed | undefined):
 const isOver = ({ overPhoto, plate }: Parts): boolean => overPhoto || plate !== undefined;
 const OFF_PICTURE = 4;
 
-/** A subject of which less is shown counts as cut, and what it costs beyond what is lost: more than the picture itself. */
+/** A subject of which less is shown counts as cut. Cut or covered costs more than leaving out the picture and all else. */
 const LEAST_SHOWN = 0.92;
-const CUT = 2.6;
-const COVERED = 2.2;
+const CUT = 8;
+const COVERED = 8;
 
 /** A subject that is cut or that words lie on. */
 function focusCost({ over }: Draft, placed: Placed[]): number {

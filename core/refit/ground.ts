@@ -8,7 +8,7 @@ import type { Placed } from "./layout";
  * `behind` is back to front and ends before the thing that stands on the ground.
  */
 export function groundBehind(target: Box, behind: Placed[], backdrop: Hex): GroundTone {
-  const ground = behind.findLast((item) => isGround(item) && contains(item.box, target));
+  const ground = groundOf(target, behind);
   if (ground?.node.type === "picture" && ground.crop) {
     const seen = inPicture(target, ground.box, ground.crop);
     const tone = toneOf(ground.node.file, seen, ground.node.adjust);
@@ -18,6 +18,12 @@ export function groundBehind(target: Box, behind: Placed[], backdrop: Hex): Grou
   const flat = luminance(ground?.node.type === "shape" ? ground.node.colour : backdrop);
   return { darkest: flat, mean: flat, lightest: flat, busy: 0 };
 }
+
+const groundOf = (target: Box, behind: Placed[]): Placed | undefined =>
+  behind.findLast((item) => isGround(item) && contains(item.box, target));
+
+export const standsOnPicture = (target: Box, behind: Placed[]): boolean =>
+  groundOf(target, behind)?.node.type === "picture";
 
 const isGround = ({ node }: Placed): boolean =>
   node.type === "picture" || (node.type === "shape" && node.role !== "ornament");

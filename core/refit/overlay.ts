@@ -1,4 +1,5 @@
 import { between, bottom, box, inset, right, type Box } from "../geometry";
+import { containedIn } from "../picture";
 import type { Block } from "./block";
 import { roomIn } from "./bands";
 import type { Draft } from "./draft";
@@ -39,6 +40,16 @@ export function* overPhoto(stage: Stage, parts: Parts, size: number): Generator<
       }
     }
   }
+}
+
+/** A picture without words whose subject no crop can hold stands whole, in the middle of what may be used. */
+export function* pictureWhole(stage: Stage, parts: Parts): Generator<Draft> {
+  const [photo, ...others] = parts.photos;
+  if (!photo || others.length > 0 || parts.headline || parts.details.length > 0 || parts.cta)
+    return;
+  const { logo: _logo, ...bare } = parts;
+  const media = containedIn(photo.file, stage.field);
+  yield { via: "the whole picture", parts: bare, words: [], media, change: 2 };
 }
 
 /** Words that were composed on the picture or on a plate over it; and a picture without words fills the frame. */

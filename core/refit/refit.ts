@@ -10,7 +10,7 @@ import type { CostTerms, Layout, LeftOut, Placed } from "./layout";
 import { droppable, nodesOf, without, type Parts } from "./parts";
 import { onTheirGround, withLocalPlaces } from "./settle";
 import { Stage } from "./stage";
-import { overPhoto } from "./overlay";
+import { overPhoto, pictureWhole } from "./overlay";
 import { mirrored } from "./mirror";
 import { strip } from "./strip";
 import { withVeils } from "./veil";
@@ -18,7 +18,15 @@ import { withVeils } from "./veil";
 /** How a size says that it stands as it was composed. */
 export const AS_ARRANGED = "as arranged";
 
-const GENERATORS = [overPhoto, pictureAbove, pictureBetween, columns, strip, wordsAlone];
+const GENERATORS = [
+  overPhoto,
+  pictureWhole,
+  pictureAbove,
+  pictureBetween,
+  columns,
+  strip,
+  wordsAlone,
+];
 
 /**
  * Lays a piece out for one placement: structure → candidates → cost → choice.

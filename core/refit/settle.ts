@@ -2,7 +2,7 @@ import { contrastNeeded, luminance, luminanceContrast, type Hex } from "../colou
 import { placeIn } from "./arranged";
 import type { Palette } from "../brand";
 import type { TextNode } from "../resolve";
-import { groundBehind } from "./ground";
+import { groundBehind, standsOnPicture } from "./ground";
 import type { Placed } from "./layout";
 import type { Stage } from "./stage";
 
@@ -19,9 +19,10 @@ export function onTheirGround(stage: Stage, placed: Placed[]): Placed[] {
     if (node.plate)
       return { ...item, node: readable(node, luminance(node.plate.hex), needed, palette) };
     const behind = placed.slice(0, index);
-    const tone = groundBehind(item.text!.ink, behind, palette.backdrop);
-    const flat = tone.darkest === tone.lightest;
-    const ground = flat ? tone.mean : luminance(stage.ground);
+    const { ink } = item.text!;
+    const ground = standsOnPicture(ink, behind)
+      ? luminance(stage.ground)
+      : groundBehind(ink, behind, palette.backdrop).mean;
     return { ...item, node: readable(node, ground, needed, palette) };
   });
 }

@@ -68,6 +68,7 @@ function row(stage: Stage, parts: Parts, size: number, from: number) {
     rightHand.push(logoBlock(parts.logo, mark, height));
   }
   const taken = rightHand.reduce((sum, block) => sum + block.width + gap, 0);
+  if (taken - gap > room.width) return undefined;
   const words = headAndLine({ ...room, width: room.width - taken });
   if (!words && (parts.headline || parts.details.length > 0)) return undefined;
   const middle = kept.y + kept.height / 2;
