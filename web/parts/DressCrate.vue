@@ -48,7 +48,7 @@ async function dress(): Promise<void> {
         </li>
       </ul>
     </template>
-    <form v-else @submit.prevent="dress">
+    <form v-else class="asking" @submit.prevent="dress">
       <label>
         “{{ crate.name }}” and its {{ counted(crate.pieces.length, "piece") }} shall wear
         <select v-model="brand" class="field">
@@ -61,18 +61,6 @@ async function dress(): Promise<void> {
 </template>
 
 <style scoped>
-form {
-  display: grid;
-  gap: 16px;
-  justify-items: start;
-}
-
-label {
-  display: grid;
-  width: 100%;
-  gap: 4px;
-}
-
 p,
 ul {
   margin: 0;

@@ -51,7 +51,7 @@ const remove = (index: number): void => {
 
 <template>
   <section aria-label="Colours">
-    <div class="head">
+    <div class="section-head">
       <h2>Colours</h2>
       <div class="ways">
         <label class="button plain">
@@ -84,13 +84,6 @@ const remove = (index: number): void => {
 </template>
 
 <style scoped>
-.head {
-  display: flex;
-  align-items: center;
-  justify-content: space-between;
-  margin-bottom: 8px;
-}
-
 .ways {
   position: relative;
   display: flex;

@@ -26,7 +26,7 @@ function tone(end: "dark" | "light", hex: string): void {
 </script>
 
 <template>
-  <section aria-label="Defaults" class="defaults">
+  <section aria-label="Defaults" class="defaults labelled">
     <h2>Defaults</h2>
     <label>
       Corners
@@ -88,16 +88,5 @@ function tone(end: "dark" | "light", hex: string): void {
   display: grid;
   gap: 10px;
   align-content: start;
-}
-
-label {
-  display: grid;
-  gap: 4px;
-  color: var(--quiet);
-  font-size: 12.5px;
-}
-
-.field {
-  font-size: 14px;
 }
 </style>

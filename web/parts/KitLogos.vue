@@ -73,7 +73,7 @@ const number = (event: Event): number => (event.target as HTMLInputElement).valu
 
 <template>
   <section aria-label="Logos">
-    <div class="head">
+    <div class="section-head">
       <h2>Logos</h2>
       <label class="button plain file">
         Add a version
@@ -93,7 +93,7 @@ const number = (event: Event): number => (event.target as HTMLInputElement).valu
     </p>
     <div v-for="(logo, index) in logos" :key="logo.file" class="logo">
       <LogoPlate :logo="logo" :colours="colours" class="plate" />
-      <div class="settings">
+      <div class="settings labelled">
         <label>
           Kind
           <select
@@ -175,12 +175,6 @@ const number = (event: Event): number => (event.target as HTMLInputElement).valu
 </template>
 
 <style scoped>
-.head {
-  display: flex;
-  align-items: center;
-  justify-content: space-between;
-}
-
 .file {
   position: relative;
 }
@@ -204,16 +198,8 @@ const number = (event: Event): number => (event.target as HTMLInputElement).valu
   align-content: start;
 }
 
-.settings label {
-  display: grid;
-  gap: 4px;
-  color: var(--quiet);
-  font-size: 12.5px;
-}
-
 .settings .field {
   width: 128px;
-  font-size: 14px;
 }
 
 .makes {

@@ -109,7 +109,7 @@ const number = (event: Event): number | undefined => {
       </div>
       <template v-if="typefaces[role]">
         <p class="sample" :class="role" :style="sampleStyle(typefaces[role]!)">{{ sample }}</p>
-        <div class="settings">
+        <div class="settings labelled">
           <label>
             Capitals
             <select
@@ -196,15 +196,7 @@ const number = (event: Event): number | undefined => {
   gap: 16px;
 }
 
-.settings label {
-  display: grid;
-  gap: 4px;
-  color: var(--quiet);
-  font-size: 12.5px;
-}
-
 .settings .field {
   width: 116px;
-  font-size: 14px;
 }
 </style>

@@ -75,7 +75,7 @@ async function remove(): Promise<void> {
       :width="420"
       close="Leave it"
     >
-      <form @submit.prevent="act">
+      <form class="asking" @submit.prevent="act">
         <p v-if="failure" role="alert" class="failure">{{ failure }}</p>
         <p v-if="asked === 'lock'" class="quiet">
           From then on only who knows the key can change or delete it. Everybody can go on using it.
@@ -119,19 +119,9 @@ async function remove(): Promise<void> {
   flex-basis: 100%;
 }
 
-form {
-  display: grid;
-  gap: 16px;
-  justify-items: start;
-}
-
 form p {
   margin: 0;
 }
 
-form label {
-  display: grid;
-  width: 100%;
-  gap: 4px;
-}
+form
 </style>

@@ -23,7 +23,7 @@ const tags = (text: string): string[] =>
 </script>
 
 <template>
-  <section aria-label="Voice" class="voice">
+  <section aria-label="Voice" class="voice labelled">
     <h2>Voice</h2>
     <label>
       Handle
@@ -71,16 +71,5 @@ const tags = (text: string): string[] =>
   display: grid;
   gap: 10px;
   align-content: start;
-}
-
-label {
-  display: grid;
-  gap: 4px;
-  color: var(--quiet);
-  font-size: 12.5px;
-}
-
-.field {
-  font-size: 14px;
 }
 </style>

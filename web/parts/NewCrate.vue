@@ -32,7 +32,7 @@ async function start(): Promise<void> {
 
 <template>
   <DialogCard v-model:shown="shown" title="New crate" :width="420">
-    <form @submit.prevent="start">
+    <form class="asking" @submit.prevent="start">
       <label>
         What is the campaign called?
         <input v-model="name" class="field" maxlength="120" required />
@@ -49,17 +49,3 @@ async function start(): Promise<void> {
     </form>
   </DialogCard>
 </template>
-
-<style scoped>
-form {
-  display: grid;
-  gap: 16px;
-  justify-items: start;
-}
-
-label {
-  display: grid;
-  width: 100%;
-  gap: 4px;
-}
-</style>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { when } from "./when";
 import { shallowRef, watch } from "vue";
 import type { Brand } from "../../core/brand";
 import type { OutdatedList } from "../../core/api";
@@ -17,15 +18,12 @@ watch(
   },
   { immediate: true },
 );
-
-const when = (created: string): string =>
-  new Date(created).toLocaleString("en-GB", { dateStyle: "medium", timeStyle: "short" });
 </script>
 
 <template>
   <section v-if="found.length > 0" aria-label="Out of date">
     <h2>Out of date</h2>
-    <ol>
+    <ol class="dated">
       <li v-for="one in found" :key="one.id">
         <span class="quiet small number">{{ when(one.created) }}</span>
         <span>
@@ -41,24 +39,3 @@ const when = (created: string): string =>
     </ol>
   </section>
 </template>
-
-<style scoped>
-h2 {
-  margin-bottom: 4px;
-}
-
-ol {
-  padding: 0;
-  margin: 0;
-  list-style: none;
-}
-
-li {
-  display: grid;
-  grid-template-columns: 148px 1fr 1fr;
-  gap: 16px;
-  align-items: center;
-  min-height: 40px;
-  border-top: 1px solid var(--line);
-}
-</style>

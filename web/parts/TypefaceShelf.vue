@@ -20,7 +20,7 @@ const words = computed(() => props.sample.trim() || "Your name here");
 
 <template>
   <section :aria-label="label">
-    <div class="head">
+    <div class="section-head">
       <h2>{{ label }}</h2>
       <select v-model="feeling" class="field" :aria-label="`Feeling of the ${label.toLowerCase()}`">
         <option value="">of any feeling</option>
@@ -40,14 +40,7 @@ const words = computed(() => props.sample.trim() || "Your name here");
 </template>
 
 <style scoped>
-.head {
-  display: flex;
-  align-items: center;
-  justify-content: space-between;
-  margin-bottom: 8px;
-}
-
-.head .field {
+.section-head .field {
   width: 150px;
 }
 
