@@ -122,6 +122,4 @@ async function remove(): Promise<void> {
 form p {
   margin: 0;
 }
-
-form
 </style>
