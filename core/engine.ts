@@ -1,8 +1,15 @@
 import type { Brand } from "./brand";
-import type { Piece } from "./piece";
-import { placementById, type Placement } from "./placements";
+import { isLocal, type Piece } from "./piece";
+import type { Placement } from "./placements";
 import { check } from "./preflight";
-import { AS_ARRANGED, refit, type Layout } from "./refit";
+import {
+  AS_ARRANGED,
+  NOTHING_FITS,
+  recomposed,
+  refit,
+  type Layout,
+  type RefitOptions,
+} from "./refit";
 import { resolve, type ResolvedPiece, type Sources } from "./resolve";
 import { compose, type Scene } from "./scene";
 
@@ -18,49 +25,99 @@ export interface Made {
 export function makeScene(
   piece: Piece,
   brand: Brand,
-  placement: string | Placement,
+  placement: Placement,
   sources: Sources,
 ): Made {
-  const target = typeof placement === "string" ? placementById(placement) : placement;
-  return finishScene(resolve(piece, brand, target.id, sources), target);
+  return finishScene(resolve(piece, brand, placement.id, sources), placement);
 }
 
 /** As `makeScene` for many placements; what they share is looked up once. */
 export function makeScenes(
   piece: Piece,
   brand: Brand,
-  placements: readonly (string | Placement)[],
+  placements: readonly Placement[],
   sources: Sources,
 ): Made[] {
   let shared: ResolvedPiece | undefined;
+  const local = new Set(piece.sizes.filter(isLocal).map((size) => size.placement));
   return placements.map((placement) => {
-    const target = typeof placement === "string" ? placementById(placement) : placement;
-    const { id } = target;
-    const resolved = hasChanges(piece, id)
-      ? resolve(piece, brand, id, sources)
-      : (shared ??= resolve(piece, brand, id, sources));
-    return finishScene(resolved, target);
+    const resolved = local.has(placement.id)
+      ? resolve(piece, brand, placement.id, sources)
+      : (shared ??= resolve(piece, brand, placement.id, sources));
+    return finishScene(resolved, placement);
   });
 }
 
-const hasChanges = (piece: Piece, placement: string): boolean =>
-  piece.sizes.some((size) => size.placement === placement && Object.keys(size.changes).length > 0);
+const MOST_ALTERNATIVES = 3;
+
+/**
+ * The best layouts of one size, the best first, at most three and no two of one kind where there are others.
+ * One that breaks a rule is not offered while there is one that breaks none.
+ */
+export function alternatives(
+  piece: Piece,
+  brand: Brand,
+  placement: Placement,
+  sources: Sources,
+): Layout[] {
+  const sizes = piece.sizes.map(({ layout: _picked, ...size }) => size);
+  const resolved = resolve({ ...piece, sizes }, brand, placement.id, sources);
+  const target = withHouseMargin(placement, brand);
+  const found: Layout[] = [];
+  for (const sort of [kindOf, (via: string) => via]) {
+    while (found.length < MOST_ALTERNATIVES) {
+      const taken = new Set(found.map(({ via }) => sort(via)));
+      const next = laidOut(resolved, target, (via) => !taken.has(sort(via)));
+      if (next.via === NOTHING_FITS || found.some(({ via }) => via === next.via)) break;
+      found.push(next);
+    }
+  }
+  const whole = found.filter((layout) => !breaksRule(layout));
+  return whole.length > 0 ? whole : found.slice(0, 1);
+}
+
+/** The piece with another size as its lead, composed as that size looks now. */
+export function withLead(
+  piece: Piece,
+  brand: Brand,
+  placement: Placement,
+  sources: Sources,
+): Piece {
+  return recomposed(piece, makeScene(piece, brand, placement, sources).layout);
+}
+
+/** “picture above, stack” and “picture above, foot line” are of one kind. */
+const kindOf = (via: string): string => via.split(",")[0]!;
 
 function finishScene(resolved: ResolvedPiece, placement: Placement): Made {
-  const layout = laidOut(resolved, withHouseMargin(placement, resolved.brand));
+  const layout = asPicked(resolved, withHouseMargin(placement, resolved.brand));
   return { layout, scene: compose(layout) };
+}
+
+/** The layout that a person picked for this size, while it can be had at all; else the best. */
+function asPicked(resolved: ResolvedPiece, placement: Placement): Layout {
+  const size = resolved.piece.sizes.find((one) => one.placement === placement.id);
+  if (size?.layout === undefined) return laidOut(resolved, placement);
+  const picked = refit(resolved, placement, { only: (via) => via === size.layout });
+  return picked.via === NOTHING_FITS ? laidOut(resolved, placement) : picked;
 }
 
 /**
  * On another placement of the lead's shape the arrangement is kept only if it breaks no rule there. The lead
  * itself stays as a person composed it, and preflight says what is to be said.
  */
-function laidOut(resolved: ResolvedPiece, placement: Placement): Layout {
-  const layout = refit(resolved, placement);
+function laidOut(
+  resolved: ResolvedPiece,
+  placement: Placement,
+  only: RefitOptions["only"] = () => true,
+): Layout {
+  const layout = refit(resolved, placement, { only });
   const kept = layout.via === AS_ARRANGED && placement.id !== resolved.piece.lead;
-  const broken = kept && check(layout).some(({ level }) => level === "must-fix");
-  return broken ? refit(resolved, placement, { anew: true }) : layout;
+  return kept && breaksRule(layout) ? refit(resolved, placement, { anew: true, only }) : layout;
 }
+
+const breaksRule = (layout: Layout): boolean =>
+  check(layout).some(({ level }) => level === "must-fix");
 
 /** A house margin that is too wide for a small frame is held at this share of its short side. */
 const WIDEST_MARGIN = 0.2;

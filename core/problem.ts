@@ -18,6 +18,11 @@ const problems = {
     say: (p: { placement: string }) =>
       `There is no placement “${p.placement}”. Nothing was changed; pick one of those listed at /api/placements.`,
   },
+  "placement-in-use": {
+    status: 409,
+    say: (p: { name: string; piece: string }) =>
+      `${p.name} is a size of “${p.piece}” and perhaps of others. Nothing was deleted; take it out of those pieces first, or retire it: then it is no longer offered and they keep it.`,
+  },
   "document-newer": {
     status: 400,
     say: (p: { document: string; version: number; known: number }) =>

@@ -14,6 +14,7 @@ import { addBrandRoutes } from "./routes/brands";
 import { addDeliveryRoutes } from "./routes/deliveries";
 import { addLibraryRoutes } from "./routes/library";
 import { addPieceRoutes } from "./routes/pieces";
+import { addPlacementRoutes } from "./routes/placements";
 import { addSpecimenRoutes } from "./routes/specimens";
 import { addSchemaRoutes } from "./routes/schemas";
 import { refuseStrangers } from "./routes/origin";
@@ -23,6 +24,8 @@ import { Deliveries } from "./services/deliveries";
 import { Kits } from "./services/kits";
 import { Library } from "./services/library";
 import { Pieces } from "./services/pieces";
+import { Placements } from "./services/placements";
+import { Refits } from "./services/refits";
 import { Renditions } from "./services/renditions";
 import { Specimens } from "./services/specimens";
 import type { Surroundings } from "./services/services";
@@ -33,10 +36,12 @@ export type Routes = ReturnType<typeof typed>;
 export interface Services {
   around: Surroundings;
   pieces: Pieces;
+  placements: Placements;
   library: Library;
   kits: Kits;
   batches: Batches;
   deliveries: Deliveries;
+  refits: Refits;
   renditions: Renditions;
   specimens: Specimens;
 }
@@ -44,14 +49,27 @@ export interface Services {
 export const MOST_UPLOAD = 60 * 1024 * 1024;
 
 export function makeServices(around: Surroundings): Services {
-  const pieces = new Pieces(around);
+  const placements = new Placements(around);
+  const pieces = new Pieces(around, placements);
   const library = new Library(around);
   const kits = new Kits(around, library, pieces);
-  const batches = new Batches(around, pieces, library);
-  const deliveries = new Deliveries(around, pieces, library, batches);
+  const batches = new Batches(around, pieces, library, placements);
+  const deliveries = new Deliveries(around, pieces, library, batches, placements);
+  const refits = new Refits(around, pieces, library, placements);
   const renditions = new Renditions(around);
   const specimens = new Specimens(around, library);
-  return { around, pieces, library, kits, batches, deliveries, renditions, specimens };
+  return {
+    around,
+    pieces,
+    placements,
+    library,
+    kits,
+    batches,
+    deliveries,
+    refits,
+    renditions,
+    specimens,
+  };
 }
 
 /** The HTTP door: thin routes over the services, and the built interface when `web` names its folder. */
@@ -74,6 +92,7 @@ export async function makeApp(services: Services, web?: string): Promise<App> {
   await app.register(async (scope) => {
     const routes = typed(scope);
     addPieceRoutes(routes, services);
+    addPlacementRoutes(routes, services);
     addBrandRoutes(routes, services);
     addLibraryRoutes(routes, services);
     addSpecimenRoutes(routes, services);

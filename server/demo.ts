@@ -7,7 +7,10 @@ import { importBundle } from "./imports/import";
 import { settings } from "./store/tables";
 
 /** Imports each folder of the demo once, through the import that a person's own files take. */
-export async function loadDemo({ around, library }: Services, folder: string): Promise<string[]> {
+export async function loadDemo(
+  { around, library, placements }: Services,
+  folder: string,
+): Promise<string[]> {
   const loaded: string[] = [];
   for (const entry of await readdir(folder, { withFileTypes: true })) {
     if (!entry.isDirectory()) continue;
@@ -17,7 +20,7 @@ export async function loadDemo({ around, library }: Services, folder: string): P
     await importBundle(
       around,
       library,
-      await readBundle(await entriesOf(join(folder, entry.name))),
+      await readBundle(await entriesOf(join(folder, entry.name)), await placements.lookup()),
     );
     await around.store.write((tx) => tx.insert(settings).values({ key, value: "loaded" }));
     loaded.push(entry.name);

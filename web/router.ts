@@ -7,6 +7,11 @@ export const router = createRouter({
   history: createWebHistory(),
   routes: [
     { path: "/", name: "crates", component: () => import("./views/CratesView.vue") },
+    {
+      path: "/placements",
+      name: "placements",
+      component: () => import("./views/PlacementsView.vue"),
+    },
     { path: "/brands/new", name: "new-brand", component: () => import("./views/NewBrandView.vue") },
     {
       path: "/brands/:id",

@@ -4,7 +4,7 @@ import { Brand, BrandColour } from "../brand";
 import { Hex } from "../colour";
 import { FileId, PictureFile } from "../files";
 import { Crate, Edit, LIMITS, Piece, SlotName } from "../piece";
-import { Placement } from "../placements";
+import { Catalogue, Placement } from "../placements";
 import { problemCodes } from "../problem";
 
 /** Every error's body: the sentence is `message`. */
@@ -12,7 +12,23 @@ export const ProblemAnswer = z.object({ code: z.enum(problemCodes), message: z.s
 
 /** `locked` names the kits that can only be changed with their key. */
 export const BrandList = z.object({ brands: z.array(Brand), locked: z.array(z.string()) });
-export const PlacementList = z.object({ checked: z.string(), placements: z.array(Placement) });
+/** `shipped` has the facts as they came, of those placements that the team has changed. */
+export const PlacementList = Catalogue.extend({ shipped: z.array(Placement) });
+export type PlacementList = z.infer<typeof PlacementList>;
+/** A placement without its id, which is made of its name and stays. */
+export const PlacementFacts = Placement.omit({ id: true });
+export type PlacementFacts = z.infer<typeof PlacementFacts>;
+/** The ids of what an import brought, what it corrected and what was so already. */
+export const PlacementImport = z.object({
+  added: z.array(z.string()),
+  changed: z.array(z.string()),
+  same: z.array(z.string()),
+});
+export type PlacementImport = z.infer<typeof PlacementImport>;
+/** A piece that goes to a placement. */
+export const PlacementUse = z.object({ id: z.string(), title: z.string(), crate: z.string() });
+export type PlacementUse = z.infer<typeof PlacementUse>;
+export const PlacementUses = z.object({ pieces: z.array(PlacementUse) });
 
 export const CrateAnswer = Crate.extend({ pieces: z.array(Piece) });
 export type CrateAnswer = z.infer<typeof CrateAnswer>;
@@ -29,7 +45,16 @@ export const PieceAnswer = z.object({
 export type PieceAnswer = z.infer<typeof PieceAnswer>;
 
 /** `force` overwrites what another window changed meanwhile. */
-export const EditRequest = z.object({ edit: Edit, force: z.boolean().default(false) });
+export const EditRequest = z.object({
+  edit: Edit,
+  force: z.boolean().default(false),
+  /** How each placement is laid out on the screen where the edit was made; see the piece's `shown`. */
+  shown: Piece.shape.shown,
+});
+
+/** The names of a size's best layouts, the best first. */
+export const LayoutChoices = z.object({ layouts: z.array(z.string()) });
+export type LayoutChoices = z.infer<typeof LayoutChoices>;
 
 export const NewCrate = z.object({
   name: z.string().trim().min(1).max(120),

@@ -35,6 +35,31 @@ export function cropTo(
   );
 }
 
+/** How an upright picture stands in a frame when it shows a given crop: the inverse of `cropTo`. */
+export function placingOf(
+  picture: { width: number; height: number },
+  frame: { width: number; height: number },
+  focus: Box,
+  crop: Box,
+): Placing {
+  const cover = Math.max(frame.width / picture.width, frame.height / picture.height);
+  const zoom = Math.max(1, frame.width / cover / crop.width);
+  const plain = cropTo(picture, frame, focus, { ...PLAIN, zoom });
+  return {
+    zoom,
+    panX: panOf(plain.x, crop.x, picture.width - crop.width),
+    panY: panOf(plain.y, crop.y, picture.height - crop.height),
+    turn: 0,
+  };
+}
+
+function panOf(start: number, wanted: number, room: number): number {
+  const way = wanted < start ? start : room - start;
+  return Math.abs(wanted - start) < 1e-6 || way <= 0
+    ? 0
+    : Math.min(1, Math.max(-1, (wanted - start) / way));
+}
+
 /** A picture is enlarged by no more than this to bring its subject clear of words. By eye. */
 const MOST_ZOOM = 1.5;
 const ZOOM_STEP = 0.1;

@@ -1,6 +1,14 @@
 export { adjust, adjustKey, type Adjust } from "./adjust";
 export { AdjustStyle } from "./adjust-style";
-export { containedIn, cropBeside, cropTo, focusInFrame, focusShown, type Placing } from "./crop";
+export {
+  containedIn,
+  cropBeside,
+  cropTo,
+  focusInFrame,
+  focusShown,
+  placingOf,
+  type Placing,
+} from "./crop";
 export { develop, type Developing, type Shown } from "./develop";
 export { draftLevel, pixelBox } from "./levels";
 export { rasterOf, sample, type Raster, type View } from "./raster";

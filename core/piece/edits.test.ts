@@ -33,7 +33,27 @@ const edits: Edit[] = [
     to: { brand: "saltlight", spread: { backdrop: "deep" } },
     was: { brand: piece.brand, spread: piece.spread },
   },
-  { kind: "sizes", to: [piece.lead, "poster-a3"], was: piece.sizes.map((size) => size.placement) },
+  {
+    kind: "sizes",
+    to: [piece.lead, "poster-a3"].map((placement) => ({ placement, changes: {} })),
+    was: piece.sizes,
+  },
+  {
+    kind: "lead",
+    to: {
+      lead: "story",
+      frame: { width: 1080, height: 1920 },
+      arrangement: piece.arrangement.slice(1),
+      sizes: piece.sizes,
+    },
+    was: { lead: piece.lead, arrangement: piece.arrangement, sizes: piece.sizes },
+  },
+  {
+    kind: "local",
+    placement: piece.lead,
+    to: { layout: "picture above, stack", changes: { headline: { hidden: true } } },
+    was: { changes: {} },
+  },
 ];
 
 const plain = (value: unknown): unknown => JSON.parse(JSON.stringify(value));
@@ -53,7 +73,8 @@ describe("edits", () => {
     expect(() => applyEdit(piece, { kind: "text", slot: "price", to: "1", was: "" })).to.throw(
       "no slot “price”",
     );
-    expect(() => applyEdit(piece, { kind: "sizes", to: ["story"], was: [] })).to.throw("lead size");
+    const story = { placement: "story", changes: {} };
+    expect(() => applyEdit(piece, { kind: "sizes", to: [story], was: [] })).to.throw("lead size");
   });
 
   it("join while the same words are typed", () => {

@@ -2,9 +2,14 @@ import { z } from "zod";
 import { Spread } from "../colour";
 import { FileId } from "../files";
 import { problem } from "../problem";
-import { Focus, isPicture, isText, LIMITS, Node, Size, SlotName, type Piece } from "./piece";
+import { Focus, Frame, isPicture, isText, LIMITS, Node, Size, SlotName, type Piece } from "./piece";
 
 const LooksValue = z.object({ arrangement: z.array(Node).max(LIMITS.nodes), sizes: z.array(Size) });
+
+const LeadValue = LooksValue.extend({ lead: z.string().min(1), frame: Frame.optional() });
+
+/** What a size has of its own: a picked layout and local changes. */
+const LocalValue = Size.pick({ layout: true, changes: true });
 
 /** Another brand or spread; the looks come along where tokens had to be exchanged for it. */
 const DressValue = z.object({
@@ -42,7 +47,18 @@ export const Edit = z.discriminatedUnion("kind", [
   }),
   z.object({ kind: z.literal("dress"), to: DressValue, was: DressValue }),
   z.object({ kind: z.literal("looks"), to: LooksValue, was: LooksValue }),
-  z.object({ kind: z.literal("sizes"), to: z.array(z.string()).min(1), was: z.array(z.string()) }),
+  z.object({ kind: z.literal("lead"), to: LeadValue, was: LeadValue }),
+  z.object({
+    kind: z.literal("sizes"),
+    to: z.array(Size).min(1).max(LIMITS.sizes),
+    was: z.array(Size),
+  }),
+  z.object({
+    kind: z.literal("local"),
+    placement: z.string(),
+    to: LocalValue,
+    was: LocalValue,
+  }),
 ]);
 export type Edit = z.infer<typeof Edit>;
 
@@ -67,8 +83,12 @@ export function applyEdit(piece: Piece, edit: Edit): Piece {
     }
     case "looks":
       return { ...piece, ...edit.to };
+    case "lead":
+      return { ...piece, frame: undefined, ...edit.to };
     case "sizes":
       return withSizes(piece, edit.to);
+    case "local":
+      return withLocal(piece, edit.placement, edit.to);
   }
 }
 
@@ -95,12 +115,35 @@ export function valueNow(piece: Piece, edit: Edit): Edit["was"] {
       return dressOf(piece, edit.to.looks !== undefined);
     case "looks":
       return looksOf(piece);
+    case "lead":
+      return leadOf(piece);
     case "sizes":
-      return piece.sizes.map((size) => size.placement);
+      return piece.sizes;
+    case "local":
+      return localOf(piece, edit.placement);
   }
 }
 
 const looksOf = ({ arrangement, sizes }: Piece) => ({ arrangement, sizes });
+
+/** What changes with the lead size. */
+export const leadOf = (piece: Piece) => ({
+  ...looksOf(piece),
+  lead: piece.lead,
+  ...(piece.frame ? { frame: piece.frame } : {}),
+});
+
+/** What a size has of its own. Throws `edit-impossible` for a size that the piece does not have. */
+export function localOf(piece: Piece, placement: string): Pick<Size, "layout" | "changes"> {
+  const size = piece.sizes.find((one) => one.placement === placement);
+  if (!size) throw noSize(placement);
+  const { layout, changes } = size;
+  return { ...(layout === undefined ? {} : { layout }), changes };
+}
+
+/** Whether a size differs from what follows from the message and the arrangement. */
+export const isLocal = ({ layout, changes }: Size): boolean =>
+  layout !== undefined || Object.keys(changes).length > 0;
 
 /** What a piece wears; with its looks when they are to change too. */
 export const dressOf = (piece: Piece, withLooks: boolean) => ({
@@ -119,6 +162,9 @@ export function joinEdits(before: Edit, after: Edit): Edit | undefined {
 const noSlot = (slot: string) =>
   problem("edit-impossible", { why: `This piece has no slot “${slot}” of that kind.` });
 
+const noSize = (placement: string) =>
+  problem("edit-impossible", { why: `This piece has no size “${placement}”.` });
+
 function withFilling(
   piece: Piece,
   slot: string,
@@ -130,13 +176,24 @@ function withFilling(
   return { ...piece, message: { ...piece.message, [slot]: { ...filling, ...change } } };
 }
 
-/** Sizes that stay keep their local changes; the lead size cannot be taken out. */
-function withSizes(piece: Piece, placements: string[]): Piece {
-  if (!placements.includes(piece.lead)) {
+/** The lead size cannot be taken out, and no placement is there twice. */
+function withSizes(piece: Piece, sizes: Size[]): Piece {
+  if (!sizes.some(({ placement }) => placement === piece.lead)) {
     throw problem("edit-impossible", { why: "The lead size cannot be taken out of its piece." });
   }
-  const kept = new Map(piece.sizes.map((size) => [size.placement, size]));
-  const unique = [...new Set(placements)];
-  const sizes = unique.map((placement) => kept.get(placement) ?? { placement, changes: {} });
+  return { ...piece, sizes: [...new Map(sizes.map((size) => [size.placement, size])).values()] };
+}
+
+function withLocal(
+  piece: Piece,
+  placement: string,
+  { layout, changes }: Pick<Size, "layout" | "changes">,
+): Piece {
+  localOf(piece, placement);
+  const sizes = piece.sizes.map((size) => {
+    if (size.placement !== placement) return size;
+    const { layout: _before, ...rest } = size;
+    return { ...rest, ...(layout === undefined ? {} : { layout }), changes };
+  });
   return { ...piece, sizes };
 }

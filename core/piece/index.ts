@@ -4,3 +4,4 @@ export * from "./edits";
 export * from "./on-brand";
 export * from "./crate";
 export * from "./copy";
+export * from "./sizes";

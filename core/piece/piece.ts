@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { Spread } from "../colour";
 import { FileId } from "../files";
+import { Placement } from "../placements/placement";
 import { Style } from "./style";
 
 export const LIMITS = { text: 2000, title: 120, nodes: 200, sizes: 60 } as const;
@@ -92,9 +93,17 @@ export type Node = z.infer<typeof Node>;
 
 export const Size = z.object({
   placement: z.string().min(1),
+  /** What the placement is, when it is a size of the piece's own and not of the catalogue. */
+  own: Placement.optional(),
+  /** The layout that a person picked for this size, by its name; else the best is taken. */
+  layout: z.string().min(1).max(80).optional(),
   changes: z.record(z.string(), Node.partial()).default({}),
 });
 export type Size = z.infer<typeof Size>;
+
+/** The sides of a frame in pixels. */
+export const Frame = z.object({ width: z.number().positive(), height: z.number().positive() });
+export type Frame = z.infer<typeof Frame>;
 
 export const Slide = z.object({ message: z.record(SlotName, Filling) });
 
@@ -112,10 +121,14 @@ export const Piece = z
       .regex(/^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$/, "a language is written like en or pt-BR")
       .optional(),
     lead: z.string().min(1),
+    /** Output pixels of the lead size when the arrangement was composed; absent for a shipped placement. */
+    frame: Frame.optional(),
     message: z.record(SlotName, Filling),
     arrangement: z.array(Node).max(LIMITS.nodes),
     spread: Spread.default({}),
     sizes: z.array(Size).max(LIMITS.sizes),
+    /** How each placement was laid out when last seen: words that change a little do not turn it over. */
+    shown: z.record(z.string(), z.string().max(80)).optional(),
     slides: z.array(Slide).optional(),
   })
   .superRefine(checkReferences);

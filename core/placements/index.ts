@@ -1,3 +1,12 @@
 export * from "./placement";
-export { catalogue, isPlacement, placementById } from "./catalogue";
+export {
+  catalogue,
+  isShipped,
+  known,
+  lookupIn,
+  placementById,
+  shippedPlacement,
+  withTeam,
+} from "./catalogue";
+export { freeId, OWN_CHANNEL, ownPlacement, OwnSize, usualViewWidth } from "./own";
 export { cssPerPixel, frameOf, keptArea, legibilityFloor, outside, safeArea } from "./safe";

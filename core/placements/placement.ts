@@ -31,9 +31,16 @@ export const Placement = z.object({
   maxKB: z.number().positive().optional(),
   formats: z.array(z.string()),
   source: z.string(),
+  /** The day on which these facts were last compared with their source. */
+  checked: z.iso.date().optional(),
   note: z.string().optional(),
+  /** No longer offered; pieces that have it keep it. */
+  retired: z.boolean().optional(),
 });
 export type Placement = z.infer<typeof Placement>;
+
+/** How a placement is found by its name. Undefined for one that nobody knows. */
+export type PlacementLookup = (id: string) => Placement | undefined;
 
 export const Catalogue = z.object({
   version: z.literal(1),

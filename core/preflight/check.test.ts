@@ -3,10 +3,11 @@ import { demoPieces, demoSources } from "../../tests/support/demo";
 import { makeScene } from "../engine";
 import type { Layout, Placed } from "../refit";
 import { check, findingCodes, wordingOf, type Finding } from "./index";
+import { placementById } from "../placements";
 
 async function layoutOf(placement: string): Promise<Layout> {
   const { piece, brand } = demoPieces().find((entry) => entry.piece.id === "opening-announcement")!;
-  return makeScene(piece, brand, placement, await demoSources()).layout;
+  return makeScene(piece, brand, placementById(placement), await demoSources()).layout;
 }
 
 const change = (layout: Layout, id: string, to: (item: Placed) => Placed): Layout => ({
@@ -97,7 +98,9 @@ describe("preflight", () => {
     );
     const message = { ...piece.message, support: { text: "漢 boats" } };
     const changed = { ...piece, arrangement, message };
-    const findings = check(makeScene(changed, brand, piece.lead, await demoSources()).layout);
+    const findings = check(
+      makeScene(changed, brand, placementById(piece.lead), await demoSources()).layout,
+    );
     expect(findings.map((finding) => finding.code)).to.include.members([
       "raw-colour",
       "no-such-character",

@@ -6,7 +6,7 @@ import { logoFor } from "../brand";
 import { groundBehind } from "./ground";
 import type { Placed } from "./layout";
 import type { Stage } from "./stage";
-import { setToFit, type SetText } from "../type";
+import { setAt, setToFit, type SetText } from "../type";
 
 /** How far the shape of the frame may differ from the lead's for its arrangement to be used as it is. */
 const SAME_SHAPE = 0.03;
@@ -77,21 +77,37 @@ export function placeIn(
 
 function placeText(stage: Stage, node: TextNode, target: Box, scale: number): Placed | undefined {
   const room = node.plate ? insidePlate(node, target) : target;
-  const display = node.paragraph.style.leading < 1.15;
   const wanted = (node.size ?? target.height / scale) * scale;
-  const set = setToFit(node.paragraph, {
-    width: room.width,
-    height: room.height + (display ? 1 : 0.35 * wanted),
-    // On the lead size, type chosen below the floor is kept and preflight says so; elsewhere it is laid out anew.
-    min: isLead(stage) ? Math.min(stage.floor, wanted) : stage.floor,
-    max: wanted,
-    mostLines: 12,
-  });
-  if (!set) return undefined;
+  const set = setInBox(stage, node, room, wanted);
+  const tooSmall = !isLead(stage) && set && set.size < stage.floor;
+  if (!set || tooSmall) return undefined;
   const ink = alignedIn(room, set, node);
   const box = plateOf(node, target, grown(ink, platePad(node) * set.size));
   return { node, box, text: { set, ink }, turn: node.turn };
 }
+
+/** A size that was chosen is kept while the words fit their box; running text is then broken as its measure asks. */
+function setInBox(stage: Stage, node: TextNode, room: Box, wanted: number): SetText | undefined {
+  const { paragraph } = node;
+  const display = isDisplay(node);
+  const { width } = room;
+  const height = room.height + (display ? 1 : 0.35 * wanted);
+  const fit = { width, height, max: wanted, mostLines: 12 };
+  const asSized = display
+    ? setToFit(paragraph, { ...fit, min: wanted - TINY })
+    : setAt(paragraph, wanted, width);
+  if (asSized && asSized.height <= height) return asSized;
+  return setToFit(paragraph, {
+    ...fit,
+    // On the lead size, type chosen below the floor is kept and preflight says so; elsewhere it is laid out anew.
+    min: isLead(stage) ? Math.min(stage.floor, wanted) : stage.floor,
+  });
+}
+
+const TINY = 1e-6;
+
+/** Type set this tight is to be looked at rather than read. */
+export const isDisplay = ({ paragraph }: TextNode): boolean => paragraph.style.leading < 1.15;
 
 /** A plate behind a block is the node's box; plates behind lines, like plain text, go with the ink. */
 const plateOf = ({ plate }: TextNode, target: Box, around: Box): Box =>

@@ -2,7 +2,7 @@ import { expect } from "chai";
 import { cases } from "../../tests/support/arrangements";
 import { caseSources } from "../../tests/support/case-sources";
 import { makeScene } from "../engine";
-import { catalogue } from "../placements";
+import { catalogue, placementById } from "../placements";
 import { check } from "../preflight";
 import type { Sources } from "../resolve";
 
@@ -22,7 +22,7 @@ describe("refit of forty pieces to every placement", () => {
       for (const { id } of catalogue.placements) {
         // The lead is as a person composed it; what breaks a rule there is told, not changed.
         if (id === piece.lead) continue;
-        const { layout } = makeScene(piece, brand, id, sources);
+        const { layout } = makeScene(piece, brand, placementById(id), sources);
         const broken = check(layout).filter(({ level }) => level === "must-fix");
         if (!TOO_LONG.includes(`${piece.id}@${id}`)) {
           expect(broken, `${id} ${layout.via}`).to.deep.equal([]);

@@ -1,3 +1,4 @@
 export type { CostTerms, Layout, LeftOut, LeftOutReason, Placed, Veil } from "./layout";
-export { AS_ARRANGED, refit } from "./refit";
+export { AS_ARRANGED, NOTHING_FITS, refit, type RefitOptions } from "./refit";
+export { recomposed } from "./recompose";
 export { groundBehind } from "./ground";

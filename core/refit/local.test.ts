@@ -3,6 +3,7 @@ import { demoPieces, demoSources } from "../../tests/support/demo";
 import { makeScene } from "../engine";
 import type { Node, Piece } from "../piece";
 import { check } from "../preflight";
+import { placementById } from "../placements";
 
 const { piece, brand } = demoPieces().find((entry) => entry.piece.id === "opening-announcement")!;
 
@@ -18,12 +19,19 @@ describe("local changes", () => {
     const moved = changed("community-link", { logo: { box } });
     for (const headline of ["Boats at rest", "Something much longer than that"]) {
       const message = { ...moved.message, headline: { text: headline } };
-      const { layout } = makeScene({ ...moved, message }, brand, "community-link", sources);
+      const { layout } = makeScene(
+        { ...moved, message },
+        brand,
+        placementById("community-link"),
+        sources,
+      );
       const logo = layout.placed.find((item) => item.node.id === "logo");
       expect(logo?.box).to.deep.include({ x: 700, y: 64 });
     }
-    const plain = makeScene(piece, brand, "story", sources).layout.placed;
-    expect(makeScene(moved, brand, "story", sources).layout.placed).to.deep.equal(plain);
+    const plain = makeScene(piece, brand, placementById("story"), sources).layout.placed;
+    expect(makeScene(moved, brand, placementById("story"), sources).layout.placed).to.deep.equal(
+      plain,
+    );
   });
 
   it("hide a node on one size, which is no finding", async () => {
@@ -31,7 +39,7 @@ describe("local changes", () => {
     const { layout } = makeScene(
       changed("story", { cta: { hidden: true } }),
       brand,
-      "story",
+      placementById("story"),
       sources,
     );
     expect(layout.placed.some((item) => item.node.id === "cta")).to.equal(false);
@@ -43,7 +51,7 @@ describe("local changes", () => {
     const sources = await demoSources();
     const accent = changed("story", { support: { style: { colour: "accent" } } });
     const colour = (of: Piece, placement: string) => {
-      const { placed } = makeScene(of, brand, placement, sources).layout;
+      const { placed } = makeScene(of, brand, placementById(placement), sources).layout;
       const node = placed.find((item) => item.node.id === "support")?.node;
       return node?.type === "text" ? node.colour : undefined;
     };
@@ -66,7 +74,12 @@ describe("words whose plate has no room beside the picture", () => {
       if (node.id !== "headline") return [node];
       return [plate, { ...node, on: "plate", style: { ...node.style, colour: "primary" } }];
     });
-    const { layout } = makeScene({ ...piece, arrangement }, brand, "community-link", sources);
+    const { layout } = makeScene(
+      { ...piece, arrangement },
+      brand,
+      placementById("community-link"),
+      sources,
+    );
     const ground = layout.placed.find((item) => item.node.id === "plate");
     expect(ground?.box).to.deep.equal({ x: 0, y: 0, width: 1200, height: 630 });
     expect(check(layout).filter((finding) => finding.code === "low-contrast")).to.deep.equal([]);

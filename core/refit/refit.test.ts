@@ -34,7 +34,7 @@ async function mustFix(piece: Piece, placements: string[]): Promise<string[]> {
   const sources = await demoSources();
   const brand = demoPieces().find((entry) => entry.piece.id === piece.id)!.brand;
   return placements.flatMap((id) => {
-    const { layout } = makeScene(piece, brand, id, sources);
+    const { layout } = makeScene(piece, brand, placementById(id), sources);
     return check(layout)
       .filter((finding) => finding.level === "must-fix")
       .map((finding) => `${id}: ${finding.code} ${finding.node ?? ""}`);
@@ -61,8 +61,9 @@ describe("refit", () => {
   it("sets no text below the legibility floor, anywhere in the catalogue", async () => {
     const sources = await demoSources();
     for (const { piece, brand } of demoPieces()) {
-      for (const { id } of catalogue.placements) {
-        const { layout } = makeScene(piece, brand, id, sources);
+      for (const placement of catalogue.placements) {
+        const { id } = placement;
+        const { layout } = makeScene(piece, brand, placement, sources);
         for (const { text, node } of layout.placed) {
           if (text) expect(text.set.size, `${id} ${node.id}`).to.be.at.least(layout.floor * 0.99);
         }
@@ -74,7 +75,7 @@ describe("refit", () => {
     const sources = await demoSources();
     for (const { piece, brand } of demoPieces()) {
       for (const id of PROMISED) {
-        const { layout } = makeScene(piece, brand, id, sources);
+        const { layout } = makeScene(piece, brand, placementById(id), sources);
         const told = [
           ...layout.placed.map((item) => item.node.id),
           ...layout.leftOut.map((o) => o.id),
@@ -89,7 +90,7 @@ describe("refit", () => {
     const sources = await demoSources();
     for (const { piece, brand } of demoPieces()) {
       for (const id of PROMISED) {
-        const { layout } = makeScene(piece, brand, id, sources);
+        const { layout } = makeScene(piece, brand, placementById(id), sources);
         const size = (role: string) =>
           layout.placed
             .filter((item) => item.node.role === role)
@@ -105,14 +106,16 @@ describe("refit", () => {
   it("is deterministic", async () => {
     const sources = await demoSources();
     const [{ piece, brand }] = demoPieces() as [ReturnType<typeof demoPieces>[number]];
-    const once = () => makeScene(piece, brand, "story", sources).scene;
+    const once = () => makeScene(piece, brand, placementById("story"), sources).scene;
     expect(once()).to.deep.equal(once());
   });
 
   it("uses the arrangement as composed at the lead size", async () => {
     const sources = await demoSources();
     for (const { piece, brand } of demoPieces()) {
-      expect(makeScene(piece, brand, piece.lead, sources).layout.via).to.equal("as arranged");
+      expect(makeScene(piece, brand, placementById(piece.lead), sources).layout.via).to.equal(
+        "as arranged",
+      );
     }
   });
 
@@ -138,7 +141,7 @@ describe("refit", () => {
       const onlyHeadline = { ...piece, message: { headline: piece.message.headline! } };
       for (const id of PROMISED) {
         for (const candidate of [bare, onlyHeadline]) {
-          const findings = check(makeScene(candidate, brand, id, sources).layout);
+          const findings = check(makeScene(candidate, brand, placementById(id), sources).layout);
           expect(
             findings.filter((f) => f.level === "must-fix"),
             `${piece.id} ${id}`,

@@ -17,6 +17,12 @@ import { withVeils } from "./veil";
 
 /** How a size says that it stands as it was composed. */
 export const AS_ARRANGED = "as arranged";
+export const NOTHING_FITS = "nothing fits";
+/**
+ * A layout that was seen before keeps its place against one that is better by less than this: a small edit does not
+ * turn a size over. By eye.
+ */
+const HYSTERESIS = 0.12;
 
 const GENERATORS = [
   overPhoto,
@@ -28,19 +34,26 @@ const GENERATORS = [
   wordsAlone,
 ];
 
+export interface RefitOptions {
+  /** Do not take the arrangement as it is, even where the frame has its shape. */
+  anew?: boolean;
+  /** The names of layouts that may be chosen; all when not given. */
+  only?: (via: string) => boolean;
+}
+
 /**
  * Lays a piece out for one placement: structure → candidates → cost → choice.
  * Deterministic; never throws for a piece that its schema accepts. What cannot be had at the
- * legibility floor is left out and named in `leftOut`. All lengths are output pixels at scale 1. `anew` does not
- * take the arrangement as it is, even where the frame has its shape.
+ * legibility floor is left out and named in `leftOut`. All lengths are output pixels at scale 1.
  */
 export function refit(
   resolved: ResolvedPiece,
   placement: Placement,
-  { anew = false }: { anew?: boolean } = {},
+  { anew = false, only = () => true }: RefitOptions = {},
 ): Layout {
   const stage = new Stage(resolved, placement);
-  const { placed, via, cost } = (anew ? undefined : arranged(stage)) ?? best(stage);
+  const asComposed = anew || !only(AS_ARRANGED) ? undefined : arranged(stage);
+  const { placed, via, cost } = asComposed ?? best(stage, only);
   return {
     resolved,
     placement,
@@ -69,47 +82,58 @@ function arranged(stage: Stage): Choice | undefined {
  * The cheapest of all candidates. Nodes are dropped one after another, least important first,
  * and dropping stops once what is missing alone costs more than the best found so far.
  */
-function best(stage: Stage): Choice {
+function best(stage: Stage, only: (via: string) => boolean): Choice {
   const all = stage.parts;
   const order = droppable(all, ifRoom(stage.resolved));
   const costing = new Costing(stage, all);
-  let choice: Choice = { placed: [], via: "nothing fits", cost: { ...NO_COST, leftOut: Infinity } };
+  const maker: Maker = {
+    stage,
+    costing,
+    only,
+    seen: stage.resolved.piece.shown?.[stage.placement.id],
+  };
+  let choice: Choice = { placed: [], via: NOTHING_FITS, cost: { ...NO_COST, leftOut: Infinity } };
   for (let count = 0; count <= order.length; count++) {
     const dropped = new Set(order.slice(0, count).flatMap((group) => group.map((node) => node.id)));
     const missing = costing.missing((id) => dropped.has(id));
-    if (missing >= total(choice.cost)) break;
-    choice = cheapest(stage, without(all, dropped), costing, missing, choice);
+    if (missing - HYSTERESIS >= weight(maker, choice)) break;
+    choice = cheapest(maker, without(all, dropped), missing, choice);
   }
   // Words that cannot be set at all stay out, and preflight says so; the rest of the graphic is there.
   if (choice.placed.length === 0) {
     const bare = without(all, new Set(wordsThatMustStay(all)));
-    choice = cheapest(
-      stage,
-      bare,
-      costing,
-      costing.missing(() => false),
-      choice,
-    );
+    const missing = costing.missing(() => false);
+    choice = cheapest(maker, bare, missing, choice);
   }
   return { ...choice, placed: withLocalPlaces(stage, onTheirGround(stage, choice.placed)) };
 }
 
-function cheapest(
-  stage: Stage,
-  parts: Parts,
-  costing: Costing,
-  missing: number,
-  soFar: Choice,
-): Choice {
+/** What all candidates of one placement are made and weighed with. */
+interface Maker {
+  stage: Stage;
+  costing: Costing;
+  only: (via: string) => boolean;
+  /** The layout that this placement was last seen with. */
+  seen: string | undefined;
+}
+
+const held = ({ seen }: Maker, via: string): number => (via === seen ? HYSTERESIS : 0);
+const weight = (maker: Maker, { via, cost }: Pick<Choice, "via" | "cost">): number =>
+  total(cost) - held(maker, via);
+
+function cheapest(maker: Maker, parts: Parts, missing: number, soFar: Choice): Choice {
+  const { stage, costing, only } = maker;
   let choice = soFar;
   for (const generator of GENERATORS) {
     for (const made of drafts(generator, stage, parts)) {
+      if (!only(made.via)) continue;
       const draft = stage.align === 1 ? mirrored(stage, made) : made;
-      if (costing.least(draft, missing) >= total(choice.cost)) continue;
+      if (costing.least(draft, missing) - held(maker, draft.via) >= weight(maker, choice)) continue;
       const placed = finish(stage, draft);
       if (!placed || placed.length === 0) continue;
       const cost = costing.of(draft, placed);
-      if (total(cost) < total(choice.cost)) choice = { placed, via: draft.via, cost };
+      const next = { placed, via: draft.via, cost };
+      if (weight(maker, next) < weight(maker, choice)) choice = next;
     }
   }
   return choice;

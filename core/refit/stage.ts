@@ -4,12 +4,12 @@ import {
   frameOf,
   keptArea,
   legibilityFloor,
-  placementById,
   safeArea,
   type Placement,
 } from "../placements";
 import type { Hex } from "../colour";
 import type { ResolvedPiece } from "../resolve";
+import { composedFrame } from "../piece";
 import { nodesOf, partsOf, type Parts } from "./parts";
 
 /** Text that was composed larger than usual stays so, up to this many times the usual size. */
@@ -61,8 +61,7 @@ export class Stage {
     this.runningSize = Math.min(...composedSizes(this.parts), Infinity);
     this.align = this.parts.headline?.paragraph.alignShare ?? 0;
     this.ground = this.parts.plate?.colour ?? resolved.palette.backdrop;
-    const { lead } = resolved.piece;
-    this.lead = frameOf(lead === placement.id ? placement : placementById(lead));
+    this.lead = composedFrame(resolved.piece) ?? this.frame;
     this.leadScale = this.extent / Math.sqrt(area(this.lead));
     // Text grows slower than the frame: a poster is read from further away, a banner from near.
     this.unit = Math.max(1.04 * this.floor, 0.022 * this.extent + 5);

@@ -24,6 +24,8 @@ interface Block {
 /** A block at a size: lengths in pixels, but for those of its lines, which are in em. */
 export interface SetText extends Block {
   size: number;
+  /** The width that it was set for. */
+  measure: number;
 }
 
 export interface Fit {
@@ -46,7 +48,7 @@ export function setAt(
   const measure = width / size - paragraph.hang;
   if (paragraph.empty || paragraph.widest > measure + 0.5 / size) return undefined;
   const lines = paragraph.balanced(measure);
-  return lines.length > mostLines ? undefined : atSize(blockOf(paragraph, lines), size);
+  return lines.length > mostLines ? undefined : atSize(blockOf(paragraph, lines), size, width);
 }
 
 /**
@@ -170,7 +172,7 @@ function largest(paragraph: Paragraph, guesses: Guess[], fit: Fit): SetText | un
     const worth = size * way.quality;
     if (worth > (best?.worth ?? 0) * 1.02) best = { block, size, worth };
   }
-  return best && atSize(best.block, best.size);
+  return best && atSize(best.block, best.size, fit.width);
 }
 
 /** From the first baseline to the last, in em. */
@@ -207,8 +209,13 @@ function setLines(paragraph: Paragraph, lines: Line[]): Block {
   return { lines: set, width: left + right, ascent, descent, height: baseline + descent };
 }
 
-const atSize = ({ lines, width, ascent, descent, height }: Block, size: number): SetText => ({
+const atSize = (
+  { lines, width, ascent, descent, height }: Block,
+  size: number,
+  measure: number,
+): SetText => ({
   size,
+  measure,
   lines,
   width: width * size,
   ascent: ascent * size,

@@ -12,7 +12,8 @@ import {
   type Variation,
 } from "../../core/batch";
 import { Brand } from "../../core/brand";
-import type { Piece } from "../../core/piece";
+import { placementOf, type Piece } from "../../core/piece";
+import { Catalogue, catalogue, lookupIn, withTeam, type Placement } from "../../core/placements";
 import { reportOf, toAct } from "../../core/preflight";
 import { problem } from "../../core/problem";
 import { readDocument } from "../../core/reading";
@@ -23,7 +24,7 @@ import { readPiece } from "../imports/bundle";
 import { readTableFile } from "../imports/tables";
 import { Studio } from "../render/studio";
 import { findBrand } from "./find";
-import type { Options } from "./options";
+import { UsageError, type Options } from "./options";
 
 export interface Outcome {
   files: number;
@@ -39,7 +40,9 @@ export interface Shipped {
 
 /** Makes every chosen size of every variation, with manifest.json and a layout report for each. */
 export async function make(options: Options, shipped: Shipped): Promise<Outcome> {
-  const piece = readPiece(await readJson(options.piece), basename(options.piece));
+  const known = await catalogueOf(options);
+  const piece = readPiece(await readJson(options.piece), basename(options.piece), lookupIn(known));
+  const placements = placementsOf(options, piece, known);
   const near = [dirname(resolve(options.piece))];
   const brand = options.brand
     ? readDocument(Brand, await readJson(options.brand), basename(options.brand))
@@ -50,6 +53,7 @@ export async function make(options: Options, shipped: Shipped): Promise<Outcome>
   const batch = new Making(
     options,
     piece,
+    placements,
     brand,
     new Studio(new WithShipped(shipped.fonts, files)),
   );
@@ -59,6 +63,25 @@ export async function make(options: Options, shipped: Shipped): Promise<Outcome>
   }
   await batch.writeManifest();
   return { files: batch.count, mustFix: batch.mustFix, notes };
+}
+
+/** The shipped placements, with those of the team's file. */
+async function catalogueOf({ catalogue: path }: Options): Promise<Catalogue> {
+  if (path === undefined) return catalogue;
+  return withTeam(readDocument(Catalogue, await readJson(path), basename(path)).placements);
+}
+
+function placementsOf(options: Options, piece: Piece, known: Catalogue): Placement[] {
+  const { placements } = known;
+  const lookup = lookupIn(known);
+  if (options.placements === "all") return placements.filter(({ retired }) => !retired);
+  const wanted = options.placements ?? piece.sizes.map((size) => size.placement);
+  return wanted.map((id) => {
+    const placement = placementOf(piece, id, lookup);
+    if (placement) return placement;
+    const ids = placements.map((one) => one.id).join(", ");
+    throw new UsageError(`--placements: there is no placement “${id}”. Known are ${ids}`);
+  });
 }
 
 async function readJson(path: string): Promise<unknown> {
@@ -100,22 +123,29 @@ class Making {
   constructor(
     private readonly options: Options,
     private readonly piece: Piece,
+    private readonly placements: Placement[],
     private readonly brand: Brand,
     private readonly studio: Studio,
   ) {}
 
   async variation(variation: Variation, name: string): Promise<void> {
     const piece = applyVariation(this.piece, variation);
-    const own = this.piece.sizes.map((size) => size.placement);
-    for (const placement of this.options.placements ?? own) await this.size(piece, placement, name);
+    for (const placement of this.placements) await this.size(piece, placement, name);
   }
 
-  private async size(piece: Piece, placement: string, variation: string): Promise<void> {
+  private async size(piece: Piece, placement: Placement, variation: string): Promise<void> {
     const { format, scale, layoutOnly, svgText, out } = this.options;
     const { layout, scene } = await this.studio.make(piece, this.brand, placement);
     const report = reportOf(layout);
     const [width, height] = [Math.round(scene.width * scale), Math.round(scene.height * scale)];
-    const parts = { crate: "", piece: piece.title, placement, variation, width, height };
+    const parts = {
+      crate: "",
+      piece: piece.title,
+      placement: placement.id,
+      variation,
+      width,
+      height,
+    };
     const file = this.namer.name(parts, format === "jpeg" ? "jpg" : format);
     const layoutFile = file.replace(/\.[a-z]+$/, ".layout.json");
     await writeFile(join(out, layoutFile), `${JSON.stringify(report, null, 2)}\n`);
@@ -126,7 +156,7 @@ class Making {
     if (!layoutOnly) await writeFile(join(out, file), image);
     this.files.push({
       file: layoutOnly ? layoutFile : file,
-      placement,
+      placement: placement.id,
       ...(variation ? { variation } : {}),
       width,
       height,

@@ -2,8 +2,8 @@ import { basename } from "node:path";
 import { unzipSync } from "fflate";
 import { Brand, brandFiles, brandFonts } from "../../core/brand";
 import type { FileId } from "../../core/files";
-import { Crate, messagePictures, Piece } from "../../core/piece";
-import { placementById } from "../../core/placements";
+import { Crate, knownPlacement, messagePictures, Piece, withFrame } from "../../core/piece";
+import type { PlacementLookup } from "../../core/placements";
 import { problem } from "../../core/problem";
 import { readDocument } from "../../core/reading";
 import { shippedFonts } from "../../core/shelf";
@@ -44,17 +44,25 @@ export function unzip(bytes: Uint8Array, name: string): Map<string, Uint8Array> 
  * of which those that a document uses are taken, and pictures beside them.
  * Throws document-newer, document-invalid or file-missing; nothing has been stored by then.
  */
-export async function readBundle(entries: ReadonlyMap<string, Uint8Array>): Promise<Bundle> {
+export async function readBundle(
+  entries: ReadonlyMap<string, Uint8Array>,
+  lookup: PlacementLookup,
+): Promise<Bundle> {
   const bundle: Bundle = { brands: [], crates: [], pieces: [], files: new Map() };
   for (const [path, bytes] of entries) {
-    if (path.endsWith(".json")) addDocument(bundle, path, bytes);
+    if (path.endsWith(".json")) addDocument(bundle, path, bytes, lookup);
     else bundle.files.set(fileId(bytes), { name: basename(path), bytes });
   }
   await checkFiles(bundle);
   return bundle;
 }
 
-function addDocument(bundle: Bundle, path: string, bytes: Uint8Array): void {
+function addDocument(
+  bundle: Bundle,
+  path: string,
+  bytes: Uint8Array,
+  lookup: PlacementLookup,
+): void {
   const data = parse(path, bytes);
   switch (data.format) {
     case "zestcrate/brand":
@@ -64,7 +72,7 @@ function addDocument(bundle: Bundle, path: string, bytes: Uint8Array): void {
       bundle.crates.push(readDocument(Crate, data, path));
       break;
     case "zestcrate/piece":
-      bundle.pieces.push(readPiece(data, path));
+      bundle.pieces.push(readPiece(data, path, lookup));
       break;
   }
 }
@@ -80,10 +88,11 @@ function parse(path: string, bytes: Uint8Array): { format?: unknown } {
 }
 
 /** A piece at the door: its fields, and that its placements are known. */
-export function readPiece(data: unknown, name: string): Piece {
+export function readPiece(data: unknown, name: string, lookup: PlacementLookup): Piece {
   const piece = readDocument(Piece, data, name);
-  for (const id of [piece.lead, ...piece.sizes.map((size) => size.placement)]) placementById(id);
-  return piece;
+  const used = [piece.lead, ...piece.sizes.map((size) => size.placement)];
+  for (const id of used) knownPlacement(piece, id, lookup);
+  return withFrame(piece, lookup);
 }
 
 async function checkFiles(bundle: Bundle): Promise<void> {

@@ -4,7 +4,7 @@ import type { ColourFormat } from "../../core/api";
 import { brandFiles, type Brand } from "../../core/brand";
 import type { FileId } from "../../core/files";
 import { writeCss, writePalette, writeTokens } from "../../core/kit";
-import { messagePictures, type Crate } from "../../core/piece";
+import { carryingSizes, messagePictures, type Crate } from "../../core/piece";
 import { shippedFonts } from "../../core/shelf";
 import type { Services } from "../app";
 import type { Library } from "../services/library";
@@ -12,7 +12,7 @@ import type { Surroundings } from "../services/services";
 
 /** A crate with its brand, pieces and every file they use, in the form that import reads. */
 export async function exportCrate(
-  { pieces, library, around }: Services,
+  { pieces, library, placements, around }: Services,
   id: string,
 ): Promise<{ name: string; bytes: Uint8Array }> {
   const crate = await pieces.crate(id);
@@ -21,7 +21,10 @@ export async function exportCrate(
   const document: Crate = { ...crate, pieces: crate.pieces.map((piece) => piece.id) };
   const entries: Record<string, Uint8Array> = { "crate.json": json(document) };
   for (const brand of brands) entries[`brands/${brand.id}.json`] = json(brand);
-  for (const piece of crate.pieces) entries[`pieces/${piece.id}.json`] = json(piece);
+  const lookup = await placements.lookup();
+  for (const piece of crate.pieces) {
+    entries[`pieces/${piece.id}.json`] = json(carryingSizes(piece, lookup));
+  }
   const used = [
     ...brands.flatMap(brandFiles),
     ...crate.pieces.flatMap((p) => messagePictures(p.message)),

@@ -1,10 +1,11 @@
 import { availableParallelism } from "node:os";
 import { Piscina } from "piscina";
-import type { LogoWish } from "../../core/api";
+import type { LayoutChoices, LogoWish } from "../../core/api";
 import type { Brand } from "../../core/brand";
 import type { FileId } from "../../core/files";
 import type { PaletteReading } from "../../core/palette";
-import type { LogoTask, RenderResult, RenderTask } from "./task";
+import type { Piece } from "../../core/piece";
+import type { LogoTask, RefitTask, RenderResult, RenderTask } from "./task";
 
 const TASKS_PER_THREAD = 2;
 
@@ -54,6 +55,16 @@ export class RenderPool {
   /** The brand sheet as a PDF. */
   sheet(brand: Brand): Promise<Uint8Array> {
     return this.named("sheetTask", brand);
+  }
+
+  /** The best layouts of one size. */
+  layouts(task: RefitTask): Promise<LayoutChoices["layouts"]> {
+    return this.named("layoutsTask", task);
+  }
+
+  /** The piece with that size as its lead. */
+  withLead(task: RefitTask): Promise<Piece> {
+    return this.named("leadTask", task);
   }
 
   /** The worker's other functions; the pool's own types know of the first alone. */

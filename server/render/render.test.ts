@@ -6,6 +6,7 @@ import { FolderFiles } from "../files/folders";
 import { inspectPicture } from "./inspect";
 import { copyAt } from "./rendition";
 import { Studio } from "./studio";
+import { placementById } from "../../core/placements";
 
 const plain = (width: number, height: number, background: string) =>
   sharp({ create: { width, height, channels: 3, background } });
@@ -68,7 +69,11 @@ describe("the studio", () => {
 
   it("encodes at any scale in each format", async () => {
     const piece = demoPiece("saltlight", "float-before-lunch");
-    const { scene } = await studio.make(piece, demoBrand("saltlight"), "ad-medium-rectangle");
+    const { scene } = await studio.make(
+      piece,
+      demoBrand("saltlight"),
+      placementById("ad-medium-rectangle"),
+    );
     for (const format of ["png", "jpeg", "webp"] as const) {
       for (const scale of [1, 2]) {
         const image = await studio.encode(scene, format, scale);
@@ -88,7 +93,7 @@ describe("the studio", () => {
     for (const { piece, brand } of demoPieces()) {
       const [a, b] = await Promise.all(
         [studio, other].map(async (one) => {
-          const { scene } = await one.make(piece, brand, "story");
+          const { scene } = await one.make(piece, brand, placementById("story"));
           return one.encode(scene, "png", 0.5);
         }),
       );
@@ -101,7 +106,7 @@ describe("the studio", () => {
     const { scene } = await studio.make(
       demoPiece("quillmere", "opening-announcement"),
       brand,
-      "story",
+      placementById("story"),
     );
     const image = sharp(await studio.encode(scene, "png", 1));
     const corner = await image
@@ -117,7 +122,8 @@ describe("the studio", () => {
     const scenes = await Promise.all(
       ["One", "Another"].map(async (text) => {
         const message = { ...piece.message, headline: { text } };
-        return (await studio.make({ ...piece, message }, brand, "photo-feed-square")).scene;
+        return (await studio.make({ ...piece, message }, brand, placementById("photo-feed-square")))
+          .scene;
       }),
     );
     const alone: Buffer[] = [];
@@ -129,7 +135,11 @@ describe("the studio", () => {
 
   it("says which file is not there", async () => {
     const lost = new Studio(new FolderFiles([join(demoFolder, "saltlight")]));
-    const made = lost.make(demoPiece("quillmere", "late-opening"), demoBrand("quillmere"), "story");
+    const made = lost.make(
+      demoPiece("quillmere", "late-opening"),
+      demoBrand("quillmere"),
+      placementById("story"),
+    );
     expect(await made.catch((error: Error) => error.message)).to.contain("which is not there");
   });
 });

@@ -10,6 +10,7 @@ import { paint, paintSvg, pathCache, type Bitmap, type SvgPicture } from "../../
 import { develop, type Developing, type Raster } from "../../core/picture";
 import type { Piece } from "../../core/piece";
 import type { Placement } from "../../core/placements";
+import type { Sources } from "../../core/resolve";
 import { scenePictures, type PictureItem, type Scene } from "../../core/scene";
 import { Typesetter } from "../../core/type";
 import { toSfnt } from "../files/sfnt";
@@ -43,14 +44,19 @@ export class Studio {
 
   constructor(private readonly files: FileSource) {}
 
-  /** Loads the brand's fonts and the pictures that are used, then makes the scene of one placement. */
-  async make(piece: Piece, brand: Brand, placement: string | Placement): Promise<Made> {
+  /** The scene of one placement. */
+  async make(piece: Piece, brand: Brand, placement: Placement): Promise<Made> {
+    return makeScene(piece, brand, placement, await this.sources(piece, brand));
+  }
+
+  /** What the engine looks things up in, with everything loaded that the piece uses. */
+  async sources(piece: Piece, brand: Brand): Promise<Sources> {
     await this.load(piece, brand);
-    return makeScene(piece, brand, placement, {
+    return {
       typesetter: this.typesetter,
       pictures: (id) => this.pictures.get(id),
       icons: iconLookup,
-    });
+    };
   }
 
   /** The scene as an encoded image, `scale` pixels for each of its pixels. */

@@ -7,6 +7,7 @@ import { WithShipped } from "../files/shipped";
 import { Studio } from "./studio";
 import { specimen } from "../../core/specimen";
 import { paintSvg } from "../../core/paint";
+import { placementById } from "../../core/placements";
 
 const studio = new Studio(new WithShipped(fontFolder, new FolderFiles([demoFolder])));
 
@@ -14,7 +15,7 @@ describe("the SVG painter", () => {
   it("paints what the canvas paints, by an independent renderer", async () => {
     for (const { piece, brand } of demoPieces()) {
       for (const id of ["photo-feed-tall", "ad-leaderboard"]) {
-        const { scene } = await studio.make(piece, brand, id);
+        const { scene } = await studio.make(piece, brand, placementById(id));
         const canvas = await decode(await studio.encode(scene, "png", 1));
         const svg = await studio.encode(scene, "svg", 1);
         const drawn = await decode(await sharp(svg).png().toBuffer());
@@ -48,7 +49,7 @@ describe("the SVG painter", () => {
 
   it("keeps text as text with its faces built in, when asked", async () => {
     const [one] = demoPieces();
-    const { scene } = await studio.make(one!.piece, one!.brand, "photo-feed-tall");
+    const { scene } = await studio.make(one!.piece, one!.brand, placementById("photo-feed-tall"));
     const text = (await studio.encode(scene, "svg", 1, "text")).toString();
     expect(text)
       .to.contain("@font-face")
@@ -59,7 +60,7 @@ describe("the SVG painter", () => {
 
   it("keeps outlines where a face may not be built in", async () => {
     const [one] = demoPieces();
-    const { scene } = await studio.make(one!.piece, one!.brand, "photo-feed-tall");
+    const { scene } = await studio.make(one!.piece, one!.brand, placementById("photo-feed-tall"));
     const svg = paintSvg(scene, { picture: () => undefined, font: () => undefined });
     expect(svg).to.not.contain("<text");
     expect(svg).to.contain("<use");

@@ -8,11 +8,14 @@ import type { Placement } from "../../core/placements";
 export interface RenderTask {
   piece: Piece;
   brand: Brand;
-  placement: string | Placement;
+  placement: Placement;
   format: ImageFormat;
   scale: number;
   path: string;
 }
+
+/** A size of a piece that is to be laid out, and not painted. */
+export type RefitTask = Pick<RenderTask, "piece" | "brand" | "placement">;
 
 export interface RenderResult {
   width: number;

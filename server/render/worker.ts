@@ -1,7 +1,10 @@
 import { workerData } from "node:worker_threads";
+import type { LayoutChoices } from "../../core/api";
 import type { Brand } from "../../core/brand";
+import { alternatives, withLead } from "../../core/engine";
 import type { FileId } from "../../core/files";
 import { inOneColour, readPalette, withoutGround, type PaletteReading } from "../../core/palette";
+import type { Piece } from "../../core/piece";
 import { check, toAct } from "../../core/preflight";
 import type { Scene } from "../../core/scene";
 import { brandSheet } from "../../core/specimen";
@@ -11,7 +14,7 @@ import { WithShipped } from "../files/shipped";
 import type { Folders } from "./pool";
 import { logoPixels, pngOf, samplePixels } from "./rendition";
 import { Studio } from "./studio";
-import type { LogoTask, RenderResult, RenderTask } from "./task";
+import type { LogoTask, RefitTask, RenderResult, RenderTask } from "./task";
 
 const { blobs, fonts } = workerData as Folders;
 const files = new WithShipped(fonts, new Blobs(blobs));
@@ -50,6 +53,19 @@ export async function sheetTask(brand: Brand): Promise<Uint8Array> {
   for (const { piece, placement } of brandSheet(brand))
     scenes.push((await studio.make(piece, known(brand), placement)).scene);
   return studio.pdf(brand.name, scenes);
+}
+
+/** Also in a thread: the best layouts of one size. */
+export async function layoutsTask(task: RefitTask): Promise<LayoutChoices["layouts"]> {
+  const sources = await studio.sources(task.piece, known(task.brand));
+  const found = alternatives(task.piece, known(task.brand), task.placement, sources);
+  return found.map(({ via }) => via);
+}
+
+/** Also in a thread: the piece with that size as its lead. */
+export async function leadTask(task: RefitTask): Promise<Piece> {
+  const sources = await studio.sources(task.piece, known(task.brand));
+  return withLead(task.piece, known(task.brand), task.placement, sources);
 }
 
 const brands = new Map<string, Brand>();

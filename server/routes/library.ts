@@ -1,14 +1,6 @@
 import { z } from "zod";
-import {
-  ImportAnswer,
-  PictureList,
-  PlacementList,
-  ProblemAnswer,
-  TableAnswer,
-  TableText,
-} from "../../core/api";
+import { ImportAnswer, PictureList, ProblemAnswer, TableAnswer, TableText } from "../../core/api";
 import { FileId, PictureFile } from "../../core/files";
-import { catalogue } from "../../core/placements";
 import type { Routes, Services } from "../app";
 import { readBundle, unzip } from "../imports/bundle";
 import { exportCrate } from "../imports/export";
@@ -22,15 +14,10 @@ const RenditionQuery = z.object({
 });
 
 export function addLibraryRoutes(routes: Routes, services: Services): void {
-  const { library, renditions, around } = services;
+  const { library, renditions, placements, around } = services;
   const uploaded = { 413: ProblemAnswer, 415: ProblemAnswer, 422: ProblemAnswer };
   const FileParams = z.object({ id: FileId });
 
-  routes.get(
-    "/api/placements",
-    { schema: { summary: "The placement catalogue", response: { 200: PlacementList } } },
-    () => ({ checked: catalogue.checked, placements: catalogue.placements }),
-  );
   routes.get(
     "/api/pictures",
     { schema: { summary: "All stored pictures", response: { 200: PictureList } } },
@@ -115,7 +102,11 @@ export function addLibraryRoutes(routes: Routes, services: Services): void {
     },
     async (request) => {
       const { bytes, name } = await upload(request);
-      return importBundle(around, library, await readBundle(unzip(bytes, name)));
+      return importBundle(
+        around,
+        library,
+        await readBundle(unzip(bytes, name), await placements.lookup()),
+      );
     },
   );
   routes.get(

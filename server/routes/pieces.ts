@@ -1,19 +1,23 @@
-import type { z } from "zod";
+import { z } from "zod";
 import {
   CrateAnswer,
   CrateList,
   DressAnswer,
   DressRequest,
   EditRequest,
+  LayoutChoices,
   NewCrate,
   NewPiece,
   PieceAnswer,
   ProblemAnswer,
 } from "../../core/api";
+import { Piece } from "../../core/piece";
 import type { Routes, Services } from "../app";
 import { Id, problems } from "./params";
 
-export function addPieceRoutes(routes: Routes, { pieces }: Services): void {
+const OfSize = z.object({ placement: z.string().min(1) });
+
+export function addPieceRoutes(routes: Routes, { pieces, refits }: Services): void {
   const ok = <T extends z.ZodType>(schema: T) => ({ response: { 200: schema, ...problems } });
 
   routes.get(
@@ -70,7 +74,7 @@ export function addPieceRoutes(routes: Routes, { pieces }: Services): void {
         response: { 200: PieceAnswer, ...problems, 409: ProblemAnswer },
       },
     },
-    ({ params, body }) => pieces.edit(params.id, body.edit, body.force),
+    ({ params, body }) => pieces.edit(params.id, body.edit, body),
   );
   routes.post(
     "/api/pieces/:id/undo",
@@ -81,6 +85,30 @@ export function addPieceRoutes(routes: Routes, { pieces }: Services): void {
     "/api/pieces/:id/redo",
     { schema: { summary: "Make the change taken back again", params: Id, ...ok(PieceAnswer) } },
     ({ params }) => pieces.redo(params.id),
+  );
+  routes.get(
+    "/api/pieces/:id/layouts",
+    {
+      schema: {
+        summary: "The best layouts of one size, to pick from",
+        params: Id,
+        querystring: OfSize,
+        ...ok(LayoutChoices),
+      },
+    },
+    ({ params, query }) => refits.layouts(params.id, query.placement),
+  );
+  routes.get(
+    "/api/pieces/:id/with-lead",
+    {
+      schema: {
+        summary: "The piece as it would be with another lead size; nothing is saved",
+        params: Id,
+        querystring: OfSize,
+        ...ok(Piece),
+      },
+    },
+    ({ params, query }) => refits.withLead(params.id, query.placement),
   );
   routes.get(
     "/api/pieces/:id/events",

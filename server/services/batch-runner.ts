@@ -2,10 +2,13 @@ import { setMaxListeners } from "node:events";
 import { join } from "node:path";
 import { eq } from "drizzle-orm";
 import { applyVariation } from "../../core/batch";
+import { knownPlacement } from "../../core/piece";
+import type { PlacementLookup } from "../../core/placements";
 import { recoverOutput } from "../render/recover";
 import type { RenderResult } from "../render/task";
 import { Grouped } from "../store/grouped";
 import { batches, outputs } from "../store/tables";
+import type { Placements } from "./placements";
 import type { Surroundings } from "./services";
 
 export type BatchRow = typeof batches.$inferSelect;
@@ -19,7 +22,10 @@ export class BatchRunner {
   private readonly running = new Map<string, Run>();
   private readonly finishedFiles: Grouped<typeof outputs.$inferInsert>;
 
-  constructor(private readonly around: Surroundings) {
+  constructor(
+    private readonly around: Surroundings,
+    private readonly placements: Placements,
+  ) {
     this.finishedFiles = new Grouped(
       (rows) => around.store.write((tx) => tx.insert(outputs).values(rows).onConflictDoNothing()),
       WRITE_EVERY,
@@ -58,13 +64,14 @@ export class BatchRunner {
       .where(eq(outputs.batch, row.id));
     const done = new Set(made.map((output) => `${output.variation}-${output.placement}`));
     const jobs = jobsOf(row).filter((job) => !done.has(`${job.variation}-${job.placement}`));
+    const lookup = await this.placements.lookup();
     let failed = 0;
     let next = 0;
     const worker = async () => {
       while (next < jobs.length && !run.abort.signal.aborted) {
         const job = jobs[next++]!;
         try {
-          const result = await this.makeOne(row, job, run);
+          const result = await this.makeOne(row, job, run, lookup);
           await this.finishedFiles.add({ batch: row.id, ...job, ...result });
           run.count++;
         } catch (error) {
@@ -80,11 +87,17 @@ export class BatchRunner {
     await this.setState(row.id, failed === jobs.length && failed > 0 ? "failed" : "done");
   }
 
-  private async makeOne(row: BatchRow, job: Job, run: Run): Promise<RenderResult> {
+  private async makeOne(
+    row: BatchRow,
+    job: Job,
+    run: Run,
+    lookup: PlacementLookup,
+  ): Promise<RenderResult> {
     const path = outputPath(this.around.folder, row, job.variation, job.placement);
     const { format, scale } = row.request;
     const piece = applyVariation(row.document, row.variations[job.variation]!);
-    const task = { piece, brand: row.brand, placement: job.placement, format, scale, path };
+    const placement = knownPlacement(piece, job.placement, lookup);
+    const task = { piece, brand: row.brand, placement, format, scale, path };
     // A file that was finished before the program was killed is whole, only not yet written down.
     const recovered = run.again ? await recoverOutput(task, this.around.files) : undefined;
     return recovered ?? this.around.pool.run(task, run.abort.signal);

@@ -11,14 +11,14 @@ import {
   type Combining,
   type Variation,
 } from "../../core/batch";
-import type { Piece } from "../../core/piece";
-import { placementById } from "../../core/placements";
+import { knownPlacement, type Piece } from "../../core/piece";
 import { problem } from "../../core/problem";
 import { exists } from "../files/blobs";
 import { batches, outputs } from "../store/tables";
 import { BatchRunner, outputPath, type BatchRow } from "./batch-runner";
 import type { Library } from "./library";
 import type { Pieces } from "./pieces";
+import type { Placements } from "./placements";
 import type { Surroundings } from "./services";
 
 /** Makes a piece in many variations. What is running goes on after a restart. */
@@ -29,8 +29,9 @@ export class Batches {
     private readonly around: Surroundings,
     private readonly pieces: Pieces,
     private readonly library: Library,
+    private readonly placements: Placements,
   ) {
-    this.runner = new BatchRunner(around);
+    this.runner = new BatchRunner(around, placements);
   }
 
   /** What a request would make, before anything is made. */
@@ -49,7 +50,8 @@ export class Batches {
   async start(pieceId: string, request: BatchRequest): Promise<BatchAnswer> {
     const { piece } = await this.pieces.get(pieceId);
     const brand = await this.library.brand(piece.brand);
-    request.placements.forEach((placement) => placementById(placement));
+    const lookup = await this.placements.lookup();
+    request.placements.forEach((placement) => knownPlacement(piece, placement, lookup));
     const combining = await this.combining(piece, request);
     const files = countVariations(combining) * request.placements.length;
     if (files === 0) throw problem("batch-empty");

@@ -11,8 +11,8 @@ import {
 } from "../../core/api";
 import { applyVariation, Namer, variationName } from "../../core/batch";
 import type { Brand } from "../../core/brand";
-import type { Piece } from "../../core/piece";
-import { placementById } from "../../core/placements";
+import { knownPlacement, type Piece } from "../../core/piece";
+import type { Placement, PlacementLookup } from "../../core/placements";
 import { problem } from "../../core/problem";
 import { exists } from "../files/blobs";
 import { ZipFile } from "../files/zip";
@@ -21,13 +21,14 @@ import { deliveries } from "../store/tables";
 import type { Batches } from "./batches";
 import type { Library } from "./library";
 import type { Pieces } from "./pieces";
+import type { Placements } from "./placements";
 import type { Surroundings } from "./services";
 
 /** One file to hand over: made anew, or taken from a batch that made it the same way. */
 interface Item {
   piece: Piece;
   brand: Brand;
-  placement: string;
+  placement: Placement;
   variation?: string;
   ready?: { path: string; result: RenderResult };
 }
@@ -39,12 +40,17 @@ export class Deliveries {
     private readonly pieces: Pieces,
     private readonly library: Library,
     private readonly batches: Batches,
+    private readonly placements: Placements,
   ) {}
 
   async start(pieceId: string, request: DeliveryRequest): Promise<DeliveryAnswer> {
     const { piece, crate } = await this.pieces.get(pieceId);
     const namer = new Namer(request.pattern);
-    const items = [...(await this.ofPiece(piece, request)), ...(await this.ofBatches(request))];
+    const lookup = await this.placements.lookup();
+    const items = [
+      ...(await this.ofPiece(piece, request, lookup)),
+      ...(await this.ofBatches(request, lookup)),
+    ];
     if (items.length === 0) throw problem("delivery-empty");
     const id = this.around.newId();
     const title = new Namer("{crate}_{piece}").name(
@@ -111,12 +117,16 @@ export class Deliveries {
     return join(this.around.folder, "deliveries", `${id}.zip`);
   }
 
-  private async ofPiece(piece: Piece, { sizes }: DeliveryRequest): Promise<Item[]> {
+  private async ofPiece(
+    piece: Piece,
+    { sizes }: DeliveryRequest,
+    lookup: PlacementLookup,
+  ): Promise<Item[]> {
     const brand = await this.library.brand(piece.brand);
-    return sizes.map((id) => ({ piece, brand, placement: placementById(id).id }));
+    return sizes.map((id) => ({ piece, brand, placement: knownPlacement(piece, id, lookup) }));
   }
 
-  private async ofBatches(request: DeliveryRequest): Promise<Item[]> {
+  private async ofBatches(request: DeliveryRequest, lookup: PlacementLookup): Promise<Item[]> {
     const items: Item[] = [];
     for (const chosen of request.batches) {
       const { row, made } = await this.batches.finished(chosen.id);
@@ -128,7 +138,7 @@ export class Deliveries {
         items.push({
           piece: applyVariation(row.document, row.variations[output.variation]!),
           brand: row.brand,
-          placement: output.placement,
+          placement: knownPlacement(row.document, output.placement, lookup),
           variation: variationName(output.variation, row.variations.length),
           ...(sameForm ? { ready: { path, result: output } } : {}),
         });
@@ -156,7 +166,7 @@ export class Deliveries {
       for (const promise of making) promise.catch(() => undefined);
       for (const [index, item] of items.entries()) {
         const { path, result } = await making[index]!;
-        const placement = item.placement;
+        const placement = item.placement.id;
         const { width, height, bytes, sha256, findings } = result;
         const parts = {
           crate,

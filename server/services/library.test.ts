@@ -5,6 +5,7 @@ import { readColours } from "../../core/kit";
 import { readBundle, unzip } from "../imports/bundle";
 import { importBundle } from "../imports/import";
 import { testServer, type TestServer } from "../../tests/support/server";
+import { shippedPlacement } from "../../core/placements";
 
 const LOGO = `<svg xmlns="http://www.w3.org/2000/svg" width="400" height="160"><rect width="400" height="160" fill="#ffffff"/><circle cx="80" cy="80" r="60" fill="#5B2A86"/><rect x="170" y="50" width="200" height="24" fill="#5B2A86"/><rect x="170" y="90" width="140" height="20" fill="#F2B705"/></svg>`;
 
@@ -50,7 +51,7 @@ describe("brand kits", () => {
     expect(piece.body.piece.brand).to.equal(body.id);
     // Its typefaces ship with the program: another copy of it needs no files for them.
     const { bytes, name } = await exportCrate(server.services, crate.body.id);
-    const bundle = await readBundle(unzip(bytes, name));
+    const bundle = await readBundle(unzip(bytes, name), shippedPlacement);
     expect(bundle.brands.map(({ name }) => name)).to.deep.equal(["Marrow & Pip"]);
   });
 
@@ -128,7 +129,7 @@ describe("brand kits", () => {
     expect((await get("colours/oils")).statusCode).to.equal(400);
     const kit = await get("kit");
     expect(kit.headers["content-disposition"]).to.contain(".zestkit");
-    const bundle = await readBundle(unzip(kit.rawPayload, "kit.zestkit"));
+    const bundle = await readBundle(unzip(kit.rawPayload, "kit.zestkit"), shippedPlacement);
     expect(bundle.brands).to.deep.equal([brand]);
     const { library, around } = server.services;
     const { brands } = await importBundle(around, library, bundle);

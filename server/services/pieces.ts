@@ -11,11 +11,12 @@ import {
   type Edit,
   type Piece,
 } from "../../core/piece";
-import { isPlacement, placementById } from "../../core/placements";
+import { known } from "../../core/placements";
 import { problem } from "../../core/problem";
 import type { Transaction } from "../store/database";
 import { brands, crates, edits, files, pieces } from "../store/tables";
 import { PieceEvents } from "./events";
+import type { Placements } from "./placements";
 import type { Surroundings } from "./services";
 
 /** Typing within this time, in milliseconds, is one step of undo. */
@@ -23,11 +24,19 @@ const JOIN_WITHIN = 2000;
 
 type Reader = Pick<Transaction, "select">;
 
+interface EditOptions {
+  force?: boolean;
+  shown?: Piece["shown"];
+}
+
 /** Crates and their pieces, and every change of a piece with its undo and redo. */
 export class Pieces {
   readonly events = new PieceEvents();
 
-  constructor(private readonly around: Surroundings) {}
+  constructor(
+    private readonly around: Surroundings,
+    private readonly placements: Placements,
+  ) {}
 
   async crates(): Promise<CrateAnswer[]> {
     const rows = await this.around.store.read.select().from(crates).orderBy(asc(crates.created));
@@ -95,17 +104,19 @@ export class Pieces {
 
   /**
    * Changes a piece. Throws `edit-conflict` when what the edit would replace is not what its window saw,
-   * unless `force`; then both wordings are in the history.
+   * unless `force`; then both wordings are in the history. `shown` says how the sizes are laid out on the screen
+   * where it was made; that is no step of its own.
    */
-  async edit(id: string, edit: Edit, force = false): Promise<PieceAnswer> {
+  async edit(id: string, edit: Edit, { force, shown }: EditOptions = {}): Promise<PieceAnswer> {
     const result = await this.around.store.write(async (tx) => {
       const row = await mustHave(tx, id);
       const now = valueNow(row.document, edit);
       if (same(now, edit.to)) return answer(tx, id);
       if (!same(now, edit.was) && !force) throw conflict(edit, now);
-      await checkAgainstStore(tx, edit);
+      await this.checkAgainstStore(tx, edit);
       const current = { ...edit, was: now } as Edit;
-      await this.save(tx, row.document, row.revision, applyEdit(row.document, current));
+      const edited = applyEdit(row.document, current);
+      await this.save(tx, row.document, row.revision, shown ? { ...edited, shown } : edited);
       // What another window wrote stays a step of its own, so that undo brings it back.
       await this.remember(tx, id, current, !force);
       return answer(tx, id);
@@ -191,6 +202,19 @@ export class Pieces {
     return result;
   }
 
+  /** What an edit names must exist: its brand, its placements, its picture. */
+  private async checkAgainstStore(tx: Transaction, edit: Edit): Promise<void> {
+    if (edit.kind === "dress") await mustHaveBrand(tx, edit.to.brand);
+    if (edit.kind === "sizes") {
+      const lookup = await this.placements.lookup(tx);
+      for (const { placement, own } of edit.to) if (!own) known(placement, lookup);
+    }
+    if (edit.kind === "picture") {
+      const [file] = await tx.select().from(files).where(eq(files.id, edit.to.picture));
+      if (!file?.picture) throw problem("not-found", { what: "picture", id: edit.to.picture });
+    }
+  }
+
   private async save(tx: Transaction, before: Piece, revision: number, document: Piece) {
     await tx
       .update(pieces)
@@ -263,19 +287,6 @@ async function answer(reader: Reader, id: string): Promise<PieceAnswer> {
     canUndo: (counts?.done ?? 0) > 0,
     canRedo: (counts?.undone ?? 0) > 0,
   };
-}
-
-/** What an edit names must exist: its brand, its placements, its picture. */
-async function checkAgainstStore(tx: Transaction, edit: Edit): Promise<void> {
-  if (edit.kind === "dress") await mustHaveBrand(tx, edit.to.brand);
-  if (edit.kind === "sizes") {
-    const unknown = edit.to.find((placement) => !isPlacement(placement));
-    if (unknown !== undefined) placementById(unknown);
-  }
-  if (edit.kind === "picture") {
-    const [file] = await tx.select().from(files).where(eq(files.id, edit.to.picture));
-    if (!file?.picture) throw problem("not-found", { what: "picture", id: edit.to.picture });
-  }
 }
 
 /** Equal as documents; the order of keys and absent keys do not count. */

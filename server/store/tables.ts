@@ -14,6 +14,7 @@ import type { ZodType } from "zod";
 import { Brand } from "../../core/brand";
 import type { PictureFile } from "../../core/files";
 import { Piece, type Edit } from "../../core/piece";
+import { Placement } from "../../core/placements";
 
 const created = () => text("created").notNull();
 
@@ -155,6 +156,13 @@ export const deliveries = sqliteTable(
   },
   (table) => [index("deliveries_by_piece").on(table.piece)],
 );
+
+/** What the team has corrected in the shipped placements, and added to them. */
+export const placements = sqliteTable("placements", {
+  id: text("id").primaryKey(),
+  document: document("document", Placement).notNull(),
+  created: created(),
+});
 
 /** Which demo data has been loaded, so that what a person deleted does not come back. */
 export const settings = sqliteTable(

@@ -1,6 +1,6 @@
 import { expect } from "chai";
 import type { Browser } from "playwright-core";
-import { catalogue, type Placement } from "../../core/placements";
+import { catalogue, placementById, type Placement } from "../../core/placements";
 import { specimen } from "../../core/specimen";
 import type { Brand } from "../../core/brand";
 import type { Piece } from "../../core/piece";
@@ -96,7 +96,7 @@ describe("the same picture everywhere", () => {
       const made = await studio.make(
         demoPiece("quillmere", "opening-announcement"),
         demoBrand("quillmere"),
-        id,
+        placementById(id),
       );
       const exported = await decode(await studio.encode(made.scene, "png", 1));
       await page.getByRole("button", { name: `${exported.width} by ${exported.height}` }).click();

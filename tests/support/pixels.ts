@@ -48,7 +48,7 @@ export function differenceOf(a: Pixels, b: Pixels): Difference {
 interface Wish {
   piece: Piece;
   brand: Brand;
-  placement: string | Placement;
+  placement: Placement;
   pixels: number;
 }
 

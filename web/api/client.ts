@@ -12,22 +12,27 @@ import {
   DeliveryList,
   DressAnswer,
   ImportAnswer,
+  LayoutChoices,
   OutdatedList,
   PaletteAnswer,
   PictureList,
   PieceAnswer,
+  PlacementImport,
   PlacementList,
   ProblemAnswer,
   TableAnswer,
   VariationList,
   type BatchRequest,
   type DeliveryRequest,
+  type EditRequest,
   type LogoWish,
+  type PlacementFacts,
 } from "../../core/api";
 import { Brand } from "../../core/brand";
 import { PictureFile } from "../../core/files";
 import type { NewBrand } from "../../core/kit";
-import type { Edit } from "../../core/piece";
+import { Piece, type Edit } from "../../core/piece";
+import { Placement } from "../../core/placements";
 
 /** An answer that was not given: the server's sentence, or why it could not be reached. */
 export class RequestError extends Error {
@@ -80,6 +85,16 @@ export const api = {
   crates: () => get(CrateList, "/api/crates"),
   brands: () => get(BrandList, "/api/brands"),
   placements: () => get(PlacementList, "/api/placements"),
+  addPlacement: (facts: PlacementFacts) => post(Placement, "/api/placements", facts),
+  changePlacement: (id: string, facts: PlacementFacts) =>
+    ask(Placement, "PUT", `/api/placements/${id}`, facts),
+  removePlacement: (id: string) => ask(PlacementList, "DELETE", `/api/placements/${id}`),
+  importPlacements: (catalogue: unknown) =>
+    post(PlacementImport, "/api/placements/import", catalogue),
+  layouts: (piece: string, placement: string) =>
+    get(LayoutChoices, `/api/pieces/${piece}/layouts?placement=${encodeURIComponent(placement)}`),
+  withLead: (piece: string, placement: string) =>
+    get(Piece, `/api/pieces/${piece}/with-lead?placement=${encodeURIComponent(placement)}`),
   pictures: () => get(PictureList, "/api/pictures"),
   addCrate: (name: string, brand: string) => post(CrateAnswer, "/api/crates", { name, brand }),
   addPiece: (crate: string, from: string, title?: string) =>
@@ -102,8 +117,8 @@ export const api = {
   proposeColours: (file: File) => post(PaletteAnswer, "/api/palettes", form(file)),
   addFont: (file: File) => post(FontAnswer, "/api/fonts", form(file)),
   piece: (id: string) => get(PieceAnswer, `/api/pieces/${id}`),
-  edit: (id: string, edit: Edit, force = false) =>
-    post(PieceAnswer, `/api/pieces/${id}/edits`, { edit, force }),
+  edit: (id: string, edit: Edit, options: Omit<z.input<typeof EditRequest>, "edit">) =>
+    post(PieceAnswer, `/api/pieces/${id}/edits`, { edit, ...options }),
   undo: (id: string) => post(PieceAnswer, `/api/pieces/${id}/undo`),
   redo: (id: string) => post(PieceAnswer, `/api/pieces/${id}/redo`),
   tableFile: (file: File) => post(TableAnswer, "/api/tables", form(file)),

@@ -2,13 +2,13 @@
 import { computed, ref, shallowRef, watch } from "vue";
 import type { BatchAnswer, VariationAnswer } from "../../core/api";
 import { api } from "../api/client";
-import { useLibrary } from "../stores/library";
+import { usePiece } from "../stores/piece";
 
 /** One batch: how far it is, and its variations side by side as they are made. */
 const props = defineProps<{ batch: BatchAnswer }>();
 const emit = defineEmits<{ cancel: [] }>();
 
-const library = useLibrary();
+const open = usePiece();
 const PAGE = 48;
 const page = ref(0);
 const placement = ref(props.batch.placements[0] ?? "");
@@ -16,7 +16,8 @@ const variations = shallowRef<VariationAnswer[]>([]);
 
 const share = computed(() => (100 * props.batch.made) / Math.max(1, props.batch.files));
 const pages = computed(() => Math.ceil(props.batch.variations / PAGE));
-const shape = computed(() => library.placementById.get(placement.value));
+const placementNamed = (id: string) => open.placements.find((one) => one.id === id);
+const shape = computed(() => placementNamed(placement.value));
 const tileWidth = computed(() => {
   const p = shape.value;
   return p ? Math.round(Math.min(300, Math.sqrt((22_000 * p.width) / p.height))) : 150;
@@ -90,7 +91,7 @@ const wordsOf = (variation: VariationAnswer): string => Object.values(variation.
         :aria-pressed="id === placement"
         @click="placement = id"
       >
-        {{ library.placementById.get(id)?.name ?? id }}
+        {{ placementNamed(id)?.name ?? id }}
       </button>
     </div>
     <div class="sheet">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { onBeforeUnmount, onMounted, useTemplateRef, watch } from "vue";
-import { isPlacement, type Placement } from "../../core/placements";
+import type { Placement } from "../../core/placements";
 import { attachCanvas, detachCanvas, newTileKey } from "../wall/painter";
 import type { Wall } from "../wall/use-wall";
 
@@ -12,15 +12,14 @@ const key = newTileKey();
 
 function register(): void {
   const pixels = Math.max(1, Math.round(props.width * window.devicePixelRatio));
-  const { placement } = props;
-  props.wall.add({ key, placement: isPlacement(placement.id) ? placement.id : placement, pixels });
+  props.wall.add({ key, placement: props.placement, pixels });
 }
 
 onMounted(() => {
   attachCanvas(key, canvas.value!);
   register();
 });
-watch(() => [props.width, props.placement.id], register);
+watch(() => [props.width, props.placement], register);
 onBeforeUnmount(() => {
   props.wall.remove(key);
   detachCanvas(key);

@@ -1,24 +1,25 @@
 <script setup lang="ts">
-import { computed } from "vue";
+import { computed, ref } from "vue";
 import { altText } from "../../core/api";
+import { isLocal, localOf } from "../../core/piece";
 import { roleName, toAct } from "../../core/preflight";
 import type { Step } from "../router";
 import { useBench } from "../stores/bench";
-import { useLibrary } from "../stores/library";
 import { usePiece } from "../stores/piece";
 import { useSharedWall } from "../wall/wall-key";
 import { counted } from "./counted";
 import FindingCard from "./FindingCard.vue";
+import LayoutPicker from "./LayoutPicker.vue";
+import LeadChange from "./LeadChange.vue";
 
 /** What was found about the selected size, and the few facts that fit it. */
 const props = defineProps<{ step: Step }>();
 
-const library = useLibrary();
 const open = usePiece();
 const bench = useBench();
 const wall = useSharedWall();
 
-const placement = computed(() => library.placementById.get(bench.current ?? ""));
+const placement = computed(() => open.placements.find(({ id }) => id === bench.current));
 const report = computed(() => wall.reports.value.get(bench.current ?? ""));
 const findings = computed(() => toAct(report.value?.findings ?? []));
 const leftOut = computed(
@@ -30,6 +31,20 @@ const leftOut = computed(
 );
 const headline = computed(() => report.value?.nodes.find((node) => node.role === "headline"));
 const read = computed(() => (open.piece ? altText(open.piece) : ""));
+const picking = ref(false);
+const leading = ref(false);
+const isLead = computed(() => open.piece?.lead === placement.value?.id);
+const changed = computed(() =>
+  open.piece?.sizes.some((size) => size.placement === placement.value?.id && isLocal(size)),
+);
+
+/** The size follows the message and the arrangement again. */
+function giveBack(): void {
+  const { id } = placement.value!;
+  const was = localOf(open.piece!, id);
+  open.change({ kind: "local", placement: id, to: { changes: {} }, was });
+}
+
 const showsSize = computed(() => !["batch", "deliver", "look"].includes(props.step));
 </script>
 
@@ -69,6 +84,15 @@ const showsSize = computed(() => !["batch", "deliver", "look"].includes(props.st
           <dd>{{ leftOut }}</dd>
         </template>
       </dl>
+      <section v-if="open.piece" class="actions" aria-label="This size">
+        <button class="button" @click="picking = true">Other layouts</button>
+        <button v-if="!isLead" class="button" @click="leading = true">Make it the lead</button>
+        <button v-if="changed" class="button" @click="giveBack">
+          Give back what was changed here
+        </button>
+      </section>
+      <LayoutPicker v-model:shown="picking" :placement="placement" />
+      <LeadChange v-model:shown="leading" :placement="placement" />
     </template>
     <section v-if="step === 'message'" class="read">
       <h3>Read in order</h3>
@@ -110,6 +134,13 @@ dt {
 dd {
   margin: 0;
   text-align: right;
+}
+
+.actions {
+  display: grid;
+  gap: 8px;
+  padding: 14px 0;
+  border-top: 1px solid var(--line);
 }
 
 .read {

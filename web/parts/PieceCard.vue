@@ -18,12 +18,12 @@ const wall = useWall({
 });
 
 const HEIGHT = 240;
-const lead = computed(() => library.placementById.get(props.piece.lead));
+const lead = computed(() => library.placementOf(props.piece, props.piece.lead));
 const others = computed(() =>
   ["story", "community-link", "ad-medium-rectangle"]
     .filter((id) => id !== props.piece.lead && props.piece.sizes.some((s) => s.placement === id))
     .slice(0, 2)
-    .flatMap((id) => library.placementById.get(id) ?? []),
+    .flatMap((id) => library.placementOf(props.piece, id) ?? []),
 );
 const widthAt = (height: number, p: { width: number; height: number }) =>
   (height * p.width) / p.height;

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from "vue";
+import type { Box } from "../../core/geometry";
 import { outside, type Placement } from "../../core/placements";
 import type { NodeReport } from "../../core/preflight";
 
@@ -7,6 +8,8 @@ import type { NodeReport } from "../../core/preflight";
 const props = defineProps<{
   placement: Placement;
   covered: boolean;
+  /** Where something must be fixed. */
+  places: readonly Box[];
   pointed?: NodeReport | undefined;
 }>();
 
@@ -50,6 +53,13 @@ const stroke = computed(() => props.placement.width / 160);
       </template>
     </g>
     <rect
+      v-for="(place, i) in places"
+      :key="`p${i}`"
+      class="place"
+      :stroke-width="stroke"
+      v-bind="place"
+    />
+    <rect
       v-if="pointed"
       class="pointed"
       :stroke-width="stroke"
@@ -91,6 +101,12 @@ text {
   stroke-dasharray: 2.5%;
   paint-order: stroke;
   filter: drop-shadow(0 0 1px #000);
+}
+
+.place {
+  fill: none;
+  stroke: var(--berry);
+  stroke-dasharray: 2.5% 1.5%;
 }
 
 .pointed {

@@ -3,35 +3,44 @@ import { computed, ref } from "vue";
 import type { Placement } from "../../core/placements";
 import { useLibrary } from "../stores/library";
 import { usePiece } from "../stores/piece";
+import { byChannel, channelName, isCalled } from "../wall/packing";
 import DialogCard from "./DialogCard.vue";
+import OwnSizeForm from "./OwnSizeForm.vue";
 
-/** Which placements the piece has; chosen by name. The lead size stays. */
+/** Which placements the piece has; chosen by name, or made here. The lead size stays. */
 const shown = defineModel<boolean>("shown", { required: true });
 
 const library = useLibrary();
 const open = usePiece();
 const find = ref("");
 
-const chosen = computed(() => open.piece?.sizes.map((size) => size.placement) ?? []);
+const sizes = computed(() => open.piece?.sizes ?? []);
+const chosen = computed(() => sizes.value.map((size) => size.placement));
+const own = computed(() => sizes.value.flatMap((size) => size.own ?? []));
+/** What is retired is offered only where a piece still has it. */
+const offered = computed(() => {
+  const chosenNow = new Set(chosen.value);
+  const ownIds = new Set(own.value.map(({ id }) => id));
+  const shared = library.placements.filter(
+    ({ id, retired }) => !ownIds.has(id) && (!retired || chosenNow.has(id)),
+  );
+  return [...own.value, ...shared];
+});
+const taken = computed(() => new Set(offered.value.map(({ id }) => id)));
 const groups = computed(() => {
-  const wanted = find.value.trim().toLowerCase();
-  const byChannel = new Map<string, Placement[]>();
-  for (const placement of library.placements) {
-    const { name, channel, width, height } = placement;
-    const text = `${name} ${channel} ${width}x${height} ${width} × ${height}`.toLowerCase();
-    if (!text.includes(wanted)) continue;
-    byChannel.set(channel, [...(byChannel.get(channel) ?? []), placement]);
-  }
-  return [...byChannel];
+  return byChannel(offered.value.filter((placement) => isCalled(placement, find.value)));
 });
 
-const channelName = (channel: string): string =>
-  channel.charAt(0).toUpperCase() + channel.slice(1).replaceAll("-", " ");
-
 function toggle(id: string): void {
-  const was = chosen.value;
-  const to = was.includes(id) ? was.filter((other) => other !== id) : [...was, id];
+  const was = sizes.value;
+  const without = was.filter(({ placement }) => placement !== id);
+  const to = without.length < was.length ? without : [...was, { placement: id, changes: {} }];
   open.change({ kind: "sizes", to, was });
+}
+
+function add(own: Placement): void {
+  const was = sizes.value;
+  open.change({ kind: "sizes", to: [...was, { placement: own.id, own, changes: {} }], was });
 }
 </script>
 
@@ -47,9 +56,9 @@ function toggle(id: string): void {
     <div class="scroll">
       <p v-if="groups.length === 0" class="quiet">No size is called “{{ find }}”.</p>
       <div class="groups">
-        <fieldset v-for="[channel, list] in groups" :key="channel">
+        <fieldset v-for="{ channel, placements } in groups" :key="channel">
           <legend>{{ channelName(channel) }}</legend>
-          <label v-for="placement in list" :key="placement.id">
+          <label v-for="placement in placements" :key="placement.id">
             <input
               type="checkbox"
               :checked="chosen.includes(placement.id)"
@@ -62,6 +71,10 @@ function toggle(id: string): void {
         </fieldset>
       </div>
     </div>
+    <OwnSizeForm :taken="taken" @add="add" />
+    <p class="small">
+      <RouterLink to="/placements">All placements, with their safe areas</RouterLink>
+    </p>
   </DialogCard>
 </template>
 

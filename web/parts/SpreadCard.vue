@@ -17,7 +17,7 @@ const wall = useWall({
   brand: () => props.brand,
   pictures: () => library.pictures,
 });
-const lead = computed(() => library.placementById.get(props.piece.lead));
+const lead = computed(() => library.placementOf(props.piece, props.piece.lead));
 const width = computed(() =>
   lead.value ? Math.sqrt((24_000 * lead.value.width) / lead.value.height) : 0,
 );

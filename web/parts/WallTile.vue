@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from "vue";
+import { isLocal } from "../../core/piece";
 import type { Placement } from "../../core/placements";
 import { toAct } from "../../core/preflight";
 import { useBench } from "../stores/bench";
@@ -17,9 +18,19 @@ const wall = useSharedWall();
 
 const report = computed(() => wall.reports.value.get(props.placement.id));
 const isLead = computed(() => open.piece?.lead === props.placement.id);
+const isChanged = computed(() =>
+  open.piece?.sizes.some((size) => size.placement === props.placement.id && isLocal(size)),
+);
 const isSelected = computed(() => bench.current === props.placement.id);
 const findings = computed(() => toAct(report.value?.findings ?? []));
 const mustFix = computed(() => findings.value.filter((f) => f.level === "must-fix").length);
+/** Where something must be fixed, as far as it has a place of its own. */
+const places = computed(() => {
+  const wrong = new Set(
+    findings.value.filter(({ level }) => level === "must-fix").map(({ node }) => node),
+  );
+  return (report.value?.nodes ?? []).filter(({ id }) => wrong.has(id)).map(({ ink }) => ink);
+});
 const pointed = computed(() =>
   isSelected.value ? report.value?.nodes.find((node) => node.id === bench.pointed) : undefined,
 );
@@ -43,10 +54,16 @@ function enlarge(): void {
       @keydown.enter.prevent="enlarge"
     >
       <GraphicTile :wall="wall" :placement="placement" :width="width" :label="placement.name" />
-      <SafetyOverlay :placement="placement" :covered="bench.showCovered" :pointed="pointed" />
+      <SafetyOverlay
+        :placement="placement"
+        :covered="bench.showCovered"
+        :places="places"
+        :pointed="pointed"
+      />
     </button>
     <figcaption>
       <span class="name"><b v-if="isLead">Lead</b> {{ placement.name }}</span>
+      <span v-if="isChanged" class="changed">Changed on this size</span>
       <span class="facts number">
         {{ placement.width }} × {{ placement.height }}
         <span v-if="mustFix" class="must">{{ mustFix }} to fix</span>
@@ -97,6 +114,10 @@ b {
 
 figcaption span {
   white-space: nowrap;
+}
+
+.changed {
+  color: var(--leaf);
 }
 
 .look {

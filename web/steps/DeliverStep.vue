@@ -12,7 +12,7 @@ import GraphicTile from "../parts/GraphicTile.vue";
 import { useBatch } from "../stores/batch";
 import { usePiece } from "../stores/piece";
 import { useToasts } from "../stores/toasts";
-import { tileWidth } from "../wall/packing";
+import { wallWidths } from "../wall/packing";
 import { useSharedWall } from "../wall/wall-key";
 
 /** What is handed over: chosen sizes and batches in one zip, with names that can be found again. */
@@ -39,8 +39,7 @@ const count = computed(
       .reduce((sum, one) => sum + one.made, 0),
 );
 const allChosen = computed(() => sizes.value.length === placements.value.length);
-const AREA = 17_000;
-const MOST_WIDTH = 180;
+const widths = computed(() => wallWidths(open.placements, 0.6));
 
 onMounted(async () => {
   sizes.value = placements.value.map((placement) => placement.id);
@@ -105,12 +104,12 @@ const time = (value: string): string =>
         v-for="placement in placements"
         :key="placement.id"
         :class="{ off: !sizes.includes(placement.id) }"
-        :style="{ width: `${Math.max(120, tileWidth(placement, AREA, MOST_WIDTH))}px` }"
+        :style="{ width: `${Math.max(120, widths.get(placement.id) ?? 1)}px` }"
       >
         <GraphicTile
           :wall="wall"
           :placement="placement"
-          :width="tileWidth(placement, AREA, MOST_WIDTH)"
+          :width="widths.get(placement.id) ?? 1"
           :label="placement.name"
         />
         <span class="name"

@@ -6,7 +6,7 @@ import FindingCard from "../parts/FindingCard.vue";
 import WallTile from "../parts/WallTile.vue";
 import { useBench } from "../stores/bench";
 import { usePiece } from "../stores/piece";
-import { tileWidth } from "../wall/packing";
+import { wallWidths } from "../wall/packing";
 import { useSharedWall } from "../wall/wall-key";
 
 /** Every finding, size by size; each can be pointed at. */
@@ -14,6 +14,7 @@ const open = usePiece();
 const bench = useBench();
 const wall = useSharedWall();
 
+const widths = computed(() => wallWidths(open.placements, 0.8));
 const all = computed(() => {
   return open.placements.map((placement) => {
     const report = wall.reports.value.get(placement.id);
@@ -51,7 +52,7 @@ function point(placement: string, node: string | undefined): void {
       brand's colours.
     </p>
     <section v-for="entry in withFindings" :key="entry.placement.id" class="entry">
-      <WallTile :placement="entry.placement" :width="tileWidth(entry.placement, 26_000, 240)" />
+      <WallTile :placement="entry.placement" :width="widths.get(entry.placement.id) ?? 1" />
       <div>
         <FindingCard
           v-for="(finding, index) in entry.findings"
@@ -73,7 +74,7 @@ function point(placement: string, node: string | undefined): void {
           v-for="entry in clean"
           :key="entry.placement.id"
           :placement="entry.placement"
-          :width="tileWidth(entry.placement, 13_000, 170)"
+          :width="Math.round(0.6 * (widths.get(entry.placement.id) ?? 1))"
         />
       </div>
     </section>
@@ -94,7 +95,7 @@ header {
 
 .entry {
   display: grid;
-  grid-template-columns: 260px 1fr;
+  grid-template-columns: minmax(260px, auto) 1fr;
   gap: 24px;
   align-items: start;
   padding: 20px 0;

@@ -8,7 +8,7 @@ import WallTile from "../parts/WallTile.vue";
 import type { Step } from "../router";
 import { useBench } from "../stores/bench";
 import { usePiece } from "../stores/piece";
-import { tileWidth } from "../wall/packing";
+import { channelName, wallWidths } from "../wall/packing";
 
 /** The wall: every size of the piece, live. One of them can be looked at large. */
 defineProps<{ step: Step }>();
@@ -20,8 +20,7 @@ const centre = useTemplateRef("centre");
 const { width: roomWidth, height: roomHeight } = useElementSize(centre);
 
 const placements = computed(() => open.placements);
-const AREA = 36_000;
-const MOST_WIDTH = 320;
+const widths = computed(() => wallWidths(placements.value));
 
 const largeOne = computed(() =>
   bench.large ? placements.value.find((placement) => placement.id === bench.current) : undefined,
@@ -38,8 +37,18 @@ function largeWidth({ width, height }: Placement): number {
   <div ref="centre" class="sizes">
     <header>
       <h2>{{ counted(placements.length, "size") }}</h2>
-      <span class="quiet">all follow the message</span>
+      <span v-if="bench.showBefore" class="back" role="status">as before the last change</span>
+      <span v-else class="quiet">all follow the message</span>
       <span class="space"></span>
+      <button
+        class="button plain"
+        :aria-pressed="bench.showBefore"
+        :disabled="!open.before"
+        title="b"
+        @click="bench.showBefore = !bench.showBefore"
+      >
+        {{ bench.showBefore ? "Back to now" : "Look back" }}
+      </button>
       <button
         class="button plain"
         :aria-pressed="bench.showCovered"
@@ -51,18 +60,23 @@ function largeWidth({ width, height }: Placement): number {
       <button v-if="bench.large" class="button" @click="bench.large = false">
         Back to the wall
       </button>
-      <button v-else class="button" @click="pickerShown = true">Add a size</button>
+      <button v-else class="button" @click="pickerShown = true">Choose sizes</button>
     </header>
     <div v-if="largeOne" class="large">
       <WallTile :key="largeOne.id" :placement="largeOne" :width="largeWidth(largeOne)" />
     </div>
     <div v-else class="wall">
-      <WallTile
-        v-for="placement in placements"
-        :key="placement.id"
-        :placement="placement"
-        :width="tileWidth(placement, AREA, MOST_WIDTH)"
-      />
+      <section v-for="group in open.groups" :key="group.channel" class="channel">
+        <h3>{{ channelName(group.channel) }}</h3>
+        <div class="tiles">
+          <WallTile
+            v-for="placement in group.placements"
+            :key="placement.id"
+            :placement="placement"
+            :width="widths.get(placement.id) ?? 1"
+          />
+        </div>
+      </section>
     </div>
     <SizePicker v-model:shown="pickerShown" />
   </div>
@@ -89,8 +103,29 @@ header {
 .wall {
   display: flex;
   flex-wrap: wrap;
-  gap: 24px 20px;
+  gap: 28px 36px;
+  align-items: start;
+}
+
+.channel {
+  display: grid;
+  gap: 10px;
+}
+
+h3 {
+  padding-bottom: 6px;
+  border-bottom: 1px solid var(--line);
+}
+
+.tiles {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 20px 16px;
   align-items: end;
+}
+
+.back {
+  color: var(--zest);
 }
 
 .large {

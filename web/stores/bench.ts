@@ -7,6 +7,8 @@ export const useBench = defineStore("bench", () => {
   const open = usePiece();
   const selected = ref<string>();
   const showCovered = ref(false);
+  /** The wall as it was before the last change. */
+  const showBefore = ref(false);
   /** The selected size, large. */
   const large = ref(false);
   /** The node that a finding points at, on the selected size. */
@@ -34,8 +36,9 @@ export const useBench = defineStore("bench", () => {
   function reset(): void {
     selected.value = undefined;
     large.value = false;
+    showBefore.value = false;
     pointed.value = undefined;
   }
 
-  return { selected, showCovered, large, pointed, current, select, walk, reset };
+  return { selected, showCovered, showBefore, large, pointed, current, select, walk, reset };
 });

@@ -1,8 +1,9 @@
 import { defineStore } from "pinia";
 import { computed, ref, shallowRef } from "vue";
-import type { CrateAnswer } from "../../core/api";
+import type { CrateAnswer, PlacementList } from "../../core/api";
 import type { Brand } from "../../core/brand";
 import type { PictureFile } from "../../core/files";
+import { placementOf as placementIn, type Piece } from "../../core/piece";
 import type { Placement } from "../../core/placements";
 import { api } from "../api/client";
 
@@ -11,12 +12,16 @@ export const useLibrary = defineStore("library", () => {
   const crates = shallowRef<CrateAnswer[]>([]);
   const brands = shallowRef<Brand[]>([]);
   const lockedBrands = shallowRef<ReadonlySet<string>>(new Set());
-  const placements = shallowRef<Placement[]>([]);
+  const catalogue = shallowRef<PlacementList>();
   const pictures = shallowRef<PictureFile[]>([]);
   const state = ref<"loading" | "ready" | "failed">("loading");
   const failure = ref("");
 
+  const placements = computed<Placement[]>(() => catalogue.value?.placements ?? []);
   const placementById = computed(() => new Map(placements.value.map((p) => [p.id, p])));
+  /** Where a piece goes by that name: a size of its own, or one of the catalogue. */
+  const placementOf = (piece: Pick<Piece, "sizes">, id: string): Placement | undefined =>
+    placementIn(piece, id, (wanted) => placementById.value.get(wanted));
   const brandById = computed(() => new Map(brands.value.map((brand) => [brand.id, brand])));
 
   /** Stored pictures to choose from; logos are the brands' own and are not among them. */
@@ -37,7 +42,7 @@ export const useLibrary = defineStore("library", () => {
       crates.value = c.crates;
       brands.value = b.brands;
       lockedBrands.value = new Set(b.locked);
-      placements.value = p.placements;
+      catalogue.value = p;
       pictures.value = f.pictures;
       state.value = "ready";
     } catch (error) {
@@ -59,12 +64,13 @@ export const useLibrary = defineStore("library", () => {
     crates,
     brands,
     lockedBrands,
+    catalogue,
     placements,
     pictures,
     state,
     failure,
     photographs,
-    placementById,
+    placementOf,
     brandById,
     load,
     addPicture,

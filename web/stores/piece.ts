@@ -1,9 +1,9 @@
 import { defineStore } from "pinia";
 import { computed, ref, shallowRef } from "vue";
 import type { PieceAnswer } from "../../core/api";
-import { applyEdit, type Edit, type Piece } from "../../core/piece";
+import { applyEdit, joinEdits, type Edit, type Piece } from "../../core/piece";
 import { api, RequestError } from "../api/client";
-import { inWallOrder } from "../wall/packing";
+import { byChannel } from "../wall/packing";
 import { EditQueue } from "./edit-queue";
 import { useLibrary } from "./library";
 import { useToasts } from "./toasts";
@@ -28,24 +28,34 @@ export const usePiece = defineStore("piece", () => {
   const saveState = ref<SaveState>("saved");
   const conflict = shallowRef<{ edit: Edit; message: string }>();
   const failure = ref("");
+  /** How the sizes are laid out on this screen; the wall says so. */
+  const shown = shallowRef<Record<string, string>>({});
+  /** The piece before the last change that was made here, to look back at. */
+  const before = shallowRef<Piece>();
+  let lastEdit: Edit | undefined;
   let queue = new EditQueue(localStorage, "unsaved");
   let timer: ReturnType<typeof setTimeout> | undefined;
   let sending = false;
   let saving: Promise<void> = Promise.resolve();
   let events: EventSource | undefined;
 
-  /** Where the piece goes, in the order of the wall. */
-  const placements = computed(() =>
-    inWallOrder(
-      (piece.value?.sizes ?? []).flatMap((size) => library.placementById.get(size.placement) ?? []),
+  const placementOfSize = (id: string) => piece.value && library.placementOf(piece.value, id);
+  /** Where the piece goes, by channel, in the order of the wall. */
+  const groups = computed(() => {
+    const sizes = piece.value?.sizes ?? [];
+    return byChannel(
+      sizes.flatMap((size) => placementOfSize(size.placement) ?? []),
       piece.value?.lead,
-    ),
-  );
+    );
+  });
+  const placements = computed(() => groups.value.flatMap((group) => group.placements));
   const brand = computed(() => library.brandById.get(piece.value?.brand ?? ""));
 
   async function open(id: string): Promise<void> {
     close();
     piece.value = undefined;
+    before.value = undefined;
+    lastEdit = undefined;
     failure.value = "";
     queue = new EditQueue(localStorage, `unsaved:${id}`);
     if (queue.first) saveState.value = "saving";
@@ -90,12 +100,15 @@ export const usePiece = defineStore("piece", () => {
   /** Shows the change now and saves it soon. */
   function change(edit: Edit): void {
     if (!piece.value) return;
+    const was = piece.value;
     try {
-      piece.value = applyEdit(piece.value, edit);
+      piece.value = applyEdit(was, edit);
     } catch (error) {
       toasts.fail(error);
       return;
     }
+    if (!(lastEdit && joinEdits(lastEdit, edit))) before.value = was;
+    lastEdit = edit;
     queue.add(edit, sending);
     canUndo.value = true;
     canRedo.value = false;
@@ -118,7 +131,7 @@ export const usePiece = defineStore("piece", () => {
     try {
       while (queue.first && piece.value) {
         saveState.value = "saving";
-        const answer = await api.edit(piece.value.id, queue.first, force);
+        const answer = await api.edit(piece.value.id, queue.first, { force, shown: shown.value });
         force = false;
         conflict.value = undefined;
         queue.done();
@@ -165,6 +178,8 @@ export const usePiece = defineStore("piece", () => {
   async function step(ask: (id: string) => Promise<PieceAnswer>): Promise<void> {
     await save();
     if (!piece.value || queue.first) return;
+    before.value = piece.value;
+    lastEdit = undefined;
     try {
       take(await ask(piece.value.id));
     } catch (error) {
@@ -174,6 +189,7 @@ export const usePiece = defineStore("piece", () => {
 
   return {
     piece,
+    groups,
     placements,
     brand,
     crate,
@@ -182,6 +198,8 @@ export const usePiece = defineStore("piece", () => {
     saveState,
     conflict,
     failure,
+    shown,
+    before,
     open,
     close,
     change,

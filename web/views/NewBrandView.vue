@@ -74,7 +74,7 @@ const draft = computed(() => makeBrand("draft", wanted.value, logoFile.value));
 /** Any piece there is, to see the kit at work at once. */
 const sample = computed(() => library.crates.flatMap((crate) => crate.pieces)[0]);
 const piece = computed(() => sample.value && { ...sample.value, brand: "draft", spread: {} });
-const lead = computed(() => library.placementById.get(sample.value?.lead ?? ""));
+const lead = computed(() => sample.value && library.placementOf(sample.value, sample.value.lead));
 const wall = useWall({
   piece: () => piece.value,
   brand: () => draft.value,

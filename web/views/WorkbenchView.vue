@@ -27,10 +27,10 @@ const bench = useBench();
 const router = useRouter();
 
 const wall = useWall({
-  piece: () => open.piece,
+  piece: () => (bench.showBefore && open.before) || open.piece,
   brand: () => open.brand,
   pictures: () => library.pictures,
-  reportsAll: true,
+  reportsOn: () => open.placements,
 });
 provide(wallKey, wall);
 
@@ -46,6 +46,15 @@ watch(
 watch(
   () => open.piece?.title,
   (title) => (document.title = title ? `${title} – Zest Crate` : "Zest Crate"),
+);
+watch(wall.reports, (reports) => {
+  if (!bench.showBefore)
+    open.shown = Object.fromEntries([...reports].map(([id, { via }]) => [id, via]));
+});
+// Whoever goes on working sees what is worked on.
+watch(
+  () => open.piece,
+  () => (bench.showBefore = false),
 );
 onBeforeUnmount(() => {
   void open.save();

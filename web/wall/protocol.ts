@@ -7,8 +7,7 @@ import type { LayoutReport } from "../../core/preflight";
 /** One canvas on screen and what it shows. `pixels` is the width of the canvas in device pixels. */
 export interface Tile {
   key: string;
-  /** Of the catalogue, by its id; a page that is no placement of a channel brings its own. */
-  placement: string | Placement;
+  placement: Placement;
   pixels: number;
 }
 

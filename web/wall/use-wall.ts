@@ -3,6 +3,7 @@ import { shallowRef, watch, type ShallowRef } from "vue";
 import type { Brand } from "../../core/brand";
 import type { PictureFile } from "../../core/files";
 import type { Piece } from "../../core/piece";
+import type { Placement } from "../../core/placements";
 import type { LayoutReport } from "../../core/preflight";
 import type { ShowRequest, Shown, Tile } from "./protocol";
 import { knowPictures, ShowQueue } from "./painter";
@@ -11,9 +12,11 @@ interface WallOptions {
   piece: () => Piece | undefined;
   brand: () => Brand | undefined;
   pictures: () => PictureFile[];
-  /** Report on every size of the piece, also on those that have no tile. */
-  reportsAll?: boolean;
+  /** Sizes to report on also where they have no tile. */
+  reportsOn?: () => readonly Placement[];
 }
+
+const NONE: readonly Placement[] = [];
 
 export interface Wall {
   /** How each placement came out, by placement. */
@@ -25,7 +28,7 @@ export interface Wall {
 }
 
 /** Keeps a set of tiles painted with one piece, whatever of it changes. Ends with its scope. */
-export function useWall({ piece, brand, pictures, reportsAll = false }: WallOptions): Wall {
+export function useWall({ piece, brand, pictures, reportsOn = () => NONE }: WallOptions): Wall {
   const tiles = new Map<string, Tile>();
   const reports = shallowRef<ReadonlyMap<string, LayoutReport>>(new Map());
   const busy = shallowRef(true);
@@ -48,7 +51,7 @@ export function useWall({ piece, brand, pictures, reportsAll = false }: WallOpti
   function repaint(): void {
     const [now, kit] = [piece(), brand()];
     if (!now || !kit) return;
-    const all = [...tiles.values(), ...(reportsAll ? unseen(now) : [])];
+    const all = [...tiles.values(), ...unseen()];
     if (all.length === 0) return;
     busy.value = true;
     knowPictures(pictures());
@@ -56,11 +59,11 @@ export function useWall({ piece, brand, pictures, reportsAll = false }: WallOpti
   }
 
   /** Sizes without a tile are laid out but not painted. */
-  function unseen(now: Piece): Tile[] {
-    const seen = new Set([...tiles.values()].map((tile) => tile.placement));
-    return now.sizes
-      .filter(({ placement }) => !seen.has(placement))
-      .map(({ placement }) => ({ key: `unseen-${placement}`, placement, pixels: 1 }));
+  function unseen(): Tile[] {
+    const seen = new Set([...tiles.values()].map((tile) => tile.placement.id));
+    return reportsOn()
+      .filter(({ id }) => !seen.has(id))
+      .map((placement) => ({ key: `unseen-${placement.id}`, placement, pixels: 1 }));
   }
 
   /** Many tiles come at once when a view opens; they are painted together. */
@@ -73,7 +76,7 @@ export function useWall({ piece, brand, pictures, reportsAll = false }: WallOpti
     });
   }
 
-  watch([piece, brand, pictures], () => {
+  watch([piece, brand, pictures, reportsOn], () => {
     asked = performance.now();
     repaint();
   });

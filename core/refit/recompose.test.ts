@@ -1,0 +1,40 @@
+import { expect } from "chai";
+import { cases } from "../../tests/support/arrangements";
+import { caseSources } from "../../tests/support/case-sources";
+import { makeScene, withLead } from "../engine";
+import { placementById } from "../placements";
+import type { Placed } from "./layout";
+
+const TARGETS = ["story", "community-link", "photo-feed-square", "ad-medium-rectangle"];
+
+/** How far an edge may move when what was laid out is composed so, as a share of the frame's longer side. */
+const SLACK = 0.004;
+
+describe("another lead size", () => {
+  it("is composed as it looked, word for word and edge for edge", async () => {
+    const sources = await caseSources();
+    for (const { piece, brand } of cases()) {
+      for (const id of TARGETS.filter((target) => target !== piece.lead)) {
+        const placement = placementById(id);
+        const slack = SLACK * Math.max(placement.width, placement.height);
+        const sizes = [{ placement: id, changes: {} }];
+        const { layout } = makeScene({ ...piece, sizes }, brand, placement, sources);
+        const anew = withLead({ ...piece, sizes }, brand, placement, sources);
+        const after = makeScene(anew, brand, placement, sources).layout;
+        expect(after.via, `${piece.id} ${id}`).to.equal("as arranged");
+        const found = new Map(after.placed.map((item) => [item.node.id, item]));
+        for (const before of layout.placed) {
+          const now = found.get(before.node.id);
+          const what = `${piece.id} ${id} ${before.node.id}`;
+          expect(linesOf(now), what).to.deep.equal(linesOf(before));
+          for (const edge of ["x", "y", "width", "height"] as const)
+            expect(now!.box[edge], `${what} ${edge}`).to.be.closeTo(before.box[edge], slack);
+        }
+        expect(after.placed, `${piece.id} ${id}`).to.have.lengthOf(layout.placed.length);
+      }
+    }
+  });
+});
+
+const linesOf = (item: Placed | undefined): string[] =>
+  item?.text?.set.lines.map((line) => line.shaped.text) ?? [];

@@ -1,0 +1,104 @@
+import { contains, inset, scaleBox, type Box } from "../geometry";
+import { placingOf } from "../picture";
+import type { Node, Piece, Style } from "../piece";
+import { isDisplay } from "./arranged";
+import { platePad } from "./block";
+import type { Layout, Placed } from "./layout";
+
+/**
+ * The piece with this layout's placement as its lead size: the arrangement becomes what the layout shows, in its
+ * pixels. What is left out there stays in the arrangement, hidden on that size, so that others still have it.
+ */
+export function recomposed(piece: Piece, layout: Layout): Piece {
+  const { placement, leadScale } = layout;
+  const placed = new Map(layout.placed.map((item, index) => [item.node.id, { item, index }]));
+  const changes = piece.sizes.find((size) => size.placement === placement.id)?.changes ?? {};
+  const nodes = piece.arrangement.map((node): Node => {
+    const found = placed.get(node.id);
+    if (!found)
+      return { ...node, box: scaleBox(node.box, leadScale), style: scaled(node, leadScale) };
+    const { box: _box, style, ...change } = changes[node.id] ?? {};
+    const changed = { ...node, ...change, style: { ...node.style, ...style } };
+    return standing(changed, found.item, layout);
+  });
+  // What the layout shows is in its order, back to front; what it does not show lies behind.
+  const order = (node: Node) => placed.get(node.id)?.index ?? -1;
+  const missing = piece.arrangement.filter(
+    (node) => !placed.has(node.id) && !isEmpty(layout, node),
+  );
+  const hidden = Object.fromEntries(missing.map(({ id }) => [id, { hidden: true }]));
+  const sizes = piece.sizes.map((size) =>
+    size.placement === placement.id ? withoutLayout({ ...size, changes: hidden }) : size,
+  );
+  return {
+    ...piece,
+    lead: placement.id,
+    frame: { width: placement.width, height: placement.height },
+    arrangement: nodes.sort((a, b) => order(a) - order(b)),
+    sizes,
+  };
+}
+
+function withoutLayout({ layout: _layout, ...size }: Piece["sizes"][number]) {
+  return size;
+}
+
+/** A node that has nothing to show is not there on any size, and need not be hidden. */
+const isEmpty = ({ resolved }: Layout, { id }: Node): boolean =>
+  resolved.absent.some((node) => node.id === id);
+
+function standing(node: Node, item: Placed, { placed, resolved, leadScale }: Layout): Node {
+  const { on, ...rest } = node;
+  const ground = placed.find((other) => other.node.id === on);
+  const box = boxOf(item);
+  return {
+    ...rest,
+    ...(ground && contains(ground.box, box) ? { on: ground.node.id } : {}),
+    box,
+    style: { ...scaled(node, leadScale), ...styleOf(item, resolved) },
+  };
+}
+
+/** A hair more than the ink, for what is lost in counting. */
+const HAIR = 0.5;
+
+/** Running text gets the measure that it was set in, display type the width that it takes: so both break as they did. */
+function boxOf({ text, node, box }: Placed): Box {
+  if (!text || node.type !== "text" || node.plate?.per === "block") return box;
+  const { set, ink } = text;
+  const pad = platePad(node) * set.size;
+  const width = isDisplay(node) ? ink.width + HAIR : set.measure;
+  const x = ink.x - node.paragraph.alignShare * (width - ink.width);
+  return inset({ x, y: ink.y, width, height: ink.height + HAIR }, -pad);
+}
+
+/** What a layout decided beside the box: the size of words and their colour, how a picture stands. */
+function styleOf({ node, text, crop, box }: Placed, resolved: Layout["resolved"]): Style {
+  if (node.type === "text" && text) {
+    const before = resolved.nodes.find(({ id }) => id === node.id);
+    const token = Object.entries(resolved.palette).find(([, hex]) => hex === node.colour)?.[0];
+    const recoloured = before?.type === "text" && before.colour !== node.colour && token;
+    return { size: text.set.size, valign: "top", ...(recoloured ? { colour: token } : {}) };
+  }
+  if (node.type === "picture" && crop && node.framing.turn === 0) {
+    return { framing: { ...node.framing, ...placingOf(node.file, box, node.focus, crop) } };
+  }
+  return {};
+}
+
+/** The lengths of a style that are counted in lead pixels, `by` times as large. */
+function scaled({ style, kind }: Pick<Node, "style" | "kind">, by: number): Style {
+  const { size, corner, stroke, shadow } = style;
+  return {
+    ...style,
+    ...(size === undefined ? {} : { size: size * by }),
+    ...(corner === undefined ? {} : { corner: corner * by }),
+    ...(stroke
+      ? { stroke: { ...stroke, width: stroke.width * by, dash: stroke.dash.map((d) => d * by) } }
+      : {}),
+    // A shadow of words is counted in their size.
+    ...(shadow && kind !== "text"
+      ? { shadow: { ...shadow, x: shadow.x * by, y: shadow.y * by, blur: shadow.blur * by } }
+      : {}),
+  };
+}

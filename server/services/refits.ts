@@ -1,0 +1,33 @@
+import type { LayoutChoices } from "../../core/api";
+import { knownPlacement, type Piece } from "../../core/piece";
+import type { RefitTask } from "../render/task";
+import type { Library } from "./library";
+import type { Pieces } from "./pieces";
+import type { Placements } from "./placements";
+import type { Surroundings } from "./services";
+
+/** What a size could be, before anything is changed. */
+export class Refits {
+  constructor(
+    private readonly around: Surroundings,
+    private readonly pieces: Pieces,
+    private readonly library: Library,
+    private readonly placements: Placements,
+  ) {}
+
+  /** The best layouts of one size, the best first. Throws `placement-unknown`. */
+  async layouts(id: string, placement: string): Promise<LayoutChoices> {
+    return { layouts: await this.around.pool.layouts(await this.task(id, placement)) };
+  }
+
+  /** The piece as it would be with another lead size. Throws `placement-unknown`. */
+  async withLead(id: string, placement: string): Promise<Piece> {
+    return this.around.pool.withLead(await this.task(id, placement));
+  }
+
+  private async task(id: string, wanted: string): Promise<RefitTask> {
+    const { piece } = await this.pieces.get(id);
+    const placement = knownPlacement(piece, wanted, await this.placements.lookup());
+    return { piece, brand: await this.library.brand(piece.brand), placement };
+  }
+}
