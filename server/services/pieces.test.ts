@@ -65,8 +65,8 @@ describe("pieces over HTTP", () => {
     };
     expect((await server.ask("POST", `${at}/edits`, { edit: dress })).status).to.equal(404);
     const { piece } = (await server.ask("GET", at)).body;
-    const was = piece.sizes.map((size: { placement: string }) => size.placement);
-    const sizes = { kind: "sizes", to: [...was, "moon"], was };
+    const was = piece.sizes;
+    const sizes = { kind: "sizes", to: [...was, { placement: "moon", changes: {} }], was };
     const refused = await server.ask("POST", `${at}/edits`, { edit: sizes });
     expect(refused.body.message).to.contain("no placement “moon”");
     expect(await headline()).to.equal("Harbour lights!");

@@ -170,7 +170,7 @@ describe("the workbench", () => {
 
   it("adds and takes out sizes by name", async () => {
     await open("family-workshop");
-    await page.getByRole("button", { name: "Add a size" }).click();
+    await page.getByRole("button", { name: "Choose sizes" }).click();
     await page.getByLabel("Find a size").fill("poster");
     await page.getByLabel(/Poster A3/).check();
     await page.getByRole("button", { name: "Done" }).click();

@@ -42,6 +42,7 @@ const widthOf = ({ placement }: Version): number =>
 figure {
   display: grid;
   gap: 6px;
+  width: fit-content;
   margin: 0;
 }
 

@@ -29,7 +29,7 @@ watch(shown, async (now) => {
   }
 });
 
-const ROOM = { width: 300, height: 340 };
+const ROOM = { width: 306, height: 420 };
 const width = computed(() => {
   const { width: w, height: h } = props.placement;
   return Math.round(Math.min(ROOM.width, (ROOM.height * w) / h, w));
@@ -99,6 +99,7 @@ const sentence = (name: string): string => name.charAt(0).toUpperCase() + name.s
   flex-wrap: wrap;
   gap: 28px;
   align-items: end;
+  justify-content: center;
 }
 
 .choice {

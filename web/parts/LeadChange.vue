@@ -28,6 +28,10 @@ watch(shown, async (now) => {
   }
 });
 
+/** Sizes of like shape beside each other, so that the rows have one height. */
+const placements = computed(() =>
+  [...open.placements].sort((a, b) => b.height / b.width - a.height / a.width),
+);
 const widths = computed(() => wallWidths(open.placements, 0.8));
 
 function accept(): void {
@@ -47,7 +51,7 @@ function accept(): void {
       </p>
       <div class="pairs">
         <BeforeAfter
-          v-for="one in open.placements"
+          v-for="one in placements"
           :key="one.id"
           :name="one.name"
           :before="{ piece: open.piece, placement: one }"

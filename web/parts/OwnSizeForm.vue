@@ -44,7 +44,6 @@ function add(): void {
 
 <template>
   <form class="own labelled" aria-label="A size of your own" novalidate @submit.prevent="add">
-    <h3>A size of your own</h3>
     <label class="name"
       >Name<input v-model="wish.name" class="field" maxlength="80" placeholder="Booth screen"
     /></label>
@@ -79,17 +78,11 @@ function add(): void {
   grid-template-columns: 2fr repeat(3, 1fr);
   gap: 8px 12px;
   align-items: end;
-  padding-top: 14px;
-  border-top: 1px solid var(--line);
+  padding-top: 12px;
 }
 
-h3,
 .note {
   grid-column: 1 / -1;
-}
-
-.own > label:nth-of-type(n + 5) {
-  grid-column: auto;
 }
 
 .button {

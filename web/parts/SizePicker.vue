@@ -71,7 +71,10 @@ function add(own: Placement): void {
         </fieldset>
       </div>
     </div>
-    <OwnSizeForm :taken="taken" @add="add" />
+    <details class="own">
+      <summary>A size of your own</summary>
+      <OwnSizeForm :taken="taken" @add="add" />
+    </details>
     <p class="small">
       <RouterLink to="/placements">All placements, with their safe areas</RouterLink>
     </p>
@@ -88,6 +91,17 @@ function add(own: Placement): void {
 .groups {
   columns: 2;
   column-gap: 32px;
+}
+
+.own {
+  flex: none;
+  padding-top: 12px;
+  border-top: 1px solid var(--line);
+}
+
+summary {
+  font-weight: 650;
+  cursor: pointer;
 }
 
 fieldset {

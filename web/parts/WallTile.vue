@@ -5,6 +5,7 @@ import type { Placement } from "../../core/placements";
 import { toAct } from "../../core/preflight";
 import { useBench } from "../stores/bench";
 import { usePiece } from "../stores/piece";
+import { LEAST_TILE } from "../wall/packing";
 import { useSharedWall } from "../wall/wall-key";
 import GraphicTile from "./GraphicTile.vue";
 import SafetyOverlay from "./SafetyOverlay.vue";
@@ -43,7 +44,7 @@ function enlarge(): void {
 </script>
 
 <template>
-  <figure class="tile" :style="{ width: `${Math.max(width, 136)}px` }">
+  <figure class="tile" :style="{ width: `${Math.max(width, LEAST_TILE)}px` }">
     <button
       class="graphic"
       :class="{ selected: isSelected }"

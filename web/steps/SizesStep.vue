@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useElementSize } from "@vueuse/core";
-import { computed, ref, useTemplateRef } from "vue";
+import { computed, ref, useTemplateRef, watchEffect } from "vue";
 import type { Placement } from "../../core/placements";
 import { counted } from "../parts/counted";
 import SizePicker from "../parts/SizePicker.vue";
@@ -8,7 +8,7 @@ import WallTile from "../parts/WallTile.vue";
 import type { Step } from "../router";
 import { useBench } from "../stores/bench";
 import { usePiece } from "../stores/piece";
-import { channelName, wallWidths } from "../wall/packing";
+import { channelName, GAP, packed, wallWidths } from "../wall/packing";
 
 /** The wall: every size of the piece, live. One of them can be looked at large. */
 defineProps<{ step: Step }>();
@@ -21,6 +21,11 @@ const { width: roomWidth, height: roomHeight } = useElementSize(centre);
 
 const placements = computed(() => open.placements);
 const widths = computed(() => wallWidths(placements.value));
+const PADDING = 22;
+const groups = computed(() => packed(open.groups, widths.value, roomWidth.value - 2 * PADDING));
+watchEffect(() => {
+  bench.order = groups.value.flatMap((group) => group.placements.map(({ id }) => id));
+});
 
 const largeOne = computed(() =>
   bench.large ? placements.value.find((placement) => placement.id === bench.current) : undefined,
@@ -65,10 +70,10 @@ function largeWidth({ width, height }: Placement): number {
     <div v-if="largeOne" class="large">
       <WallTile :key="largeOne.id" :placement="largeOne" :width="largeWidth(largeOne)" />
     </div>
-    <div v-else class="wall">
-      <section v-for="group in open.groups" :key="group.channel" class="channel">
+    <div v-else class="wall" :style="{ columnGap: `${GAP.group}px` }">
+      <section v-for="group in groups" :key="group.channel" class="channel">
         <h3>{{ channelName(group.channel) }}</h3>
-        <div class="tiles">
+        <div class="tiles" :style="{ columnGap: `${GAP.tile}px` }">
           <WallTile
             v-for="placement in group.placements"
             :key="placement.id"
@@ -103,7 +108,7 @@ header {
 .wall {
   display: flex;
   flex-wrap: wrap;
-  gap: 28px 36px;
+  row-gap: 28px;
   align-items: start;
 }
 
@@ -120,7 +125,7 @@ h3 {
 .tiles {
   display: flex;
   flex-wrap: wrap;
-  gap: 20px 16px;
+  row-gap: 20px;
   align-items: end;
 }
 

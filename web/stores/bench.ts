@@ -14,7 +14,14 @@ export const useBench = defineStore("bench", () => {
   /** The node that a finding points at, on the selected size. */
   const pointed = ref<string>();
 
-  const placements = computed(() => open.placements.map((placement) => placement.id));
+  /** The sizes in the order in which the wall shows them. */
+  const order = ref<string[]>([]);
+
+  const placements = computed(() => {
+    const all = new Set(open.placements.map(({ id }) => id));
+    const seen = order.value.filter((id) => all.has(id));
+    return [...new Set([...seen, ...all])];
+  });
   const current = computed(() => {
     const all = placements.value;
     return selected.value && all.includes(selected.value) ? selected.value : open.piece?.lead;
@@ -40,5 +47,5 @@ export const useBench = defineStore("bench", () => {
     pointed.value = undefined;
   }
 
-  return { selected, showCovered, showBefore, large, pointed, current, select, walk, reset };
+  return { selected, showCovered, showBefore, large, pointed, order, current, select, walk, reset };
 });

@@ -8,7 +8,7 @@ const ROOM: Record<Kind, { width: number; height: number }> = {
   post: { width: 300, height: 250 },
   story: { width: 300, height: 300 },
   ad: { width: 480, height: 300 },
-  cover: { width: 400, height: 250 },
+  cover: { width: 380, height: 180 },
   thumbnail: { width: 300, height: 250 },
   profile: { width: 120, height: 120 },
   poster: { width: 300, height: 300 },
@@ -57,6 +57,39 @@ export function byChannel(placements: readonly Placement[], lead?: string): Chan
     groups.set(OWN_CHANNEL, own);
   }
   return [...groups].map(([channel, list]) => ({ channel, placements: list }));
+}
+
+/** Names under the sizes need so much room, in CSS pixels, however narrow the size is. */
+export const LEAST_TILE = 136;
+export const GAP = { tile: 16, group: 36 } as const;
+
+/**
+ * The groups in the order in which they fill rows of `room` CSS pixels: the first that is left, then beside it
+ * whichever of the others still fit.
+ */
+export function packed(
+  groups: readonly ChannelGroup[],
+  widths: ReadonlyMap<string, number>,
+  room: number,
+): ChannelGroup[] {
+  const left = groups.map((group) => ({ group, width: groupWidth(group, widths) }));
+  const order: ChannelGroup[] = [];
+  while (left.length > 0) {
+    let free = room;
+    let next = 0;
+    while (next !== -1) {
+      const [taken] = left.splice(next, 1);
+      order.push(taken!.group);
+      free -= taken!.width + GAP.group;
+      next = left.findIndex(({ width }) => width <= free);
+    }
+  }
+  return order;
+}
+
+function groupWidth({ placements }: ChannelGroup, widths: ReadonlyMap<string, number>): number {
+  const tiles = placements.map(({ id }) => Math.max(LEAST_TILE, widths.get(id) ?? 0));
+  return tiles.reduce((sum, width) => sum + width + GAP.tile, -GAP.tile);
 }
 
 export function channelName(channel: string): string {

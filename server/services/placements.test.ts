@@ -1,0 +1,165 @@
+import { expect } from "chai";
+import type { Placement } from "../../core/placements";
+import { catalogue, placementById } from "../../core/placements";
+import { testServer, type TestServer } from "../../tests/support/server";
+
+describe("the team's placements", () => {
+  let server: TestServer;
+  before(async () => (server = await testServer()));
+  after(() => server.close());
+
+  const facts = (id: string) => {
+    const { id: _id, ...rest } = placementById(id);
+    return rest;
+  };
+  const list = async () => (await server.ask("GET", "/api/placements")).body;
+  const find = async (id: string): Promise<Placement> =>
+    (await list()).placements.find((placement: Placement) => placement.id === id);
+
+  it("are corrected under their id, and get their shipped facts back", async () => {
+    const { status } = await server.ask("PUT", "/api/placements/story", {
+      ...facts("story"),
+      name: "Moments",
+      margin: 90,
+    });
+    expect(status).to.equal(200);
+    expect(await find("story")).to.include({ name: "Moments", margin: 90 });
+    expect((await list()).shipped).to.deep.equal([placementById("story")]);
+    const { body } = await server.ask("DELETE", "/api/placements/story");
+    expect(body.shipped).to.deep.equal([]);
+    expect(await find("story")).to.deep.equal(placementById("story"));
+  });
+
+  it("are added under an id of their name, used by a piece, and not deleted while it goes there", async () => {
+    const { body: added } = await server.ask("POST", "/api/placements", {
+      ...facts("community-link"),
+      name: "Booth screen",
+      width: 1366,
+      height: 768,
+    });
+    expect(added.id).to.equal("booth-screen");
+    const { body: again } = await server.ask("POST", "/api/placements", {
+      ...facts("community-link"),
+      name: "Booth screen",
+    });
+    expect(again.id).to.equal("booth-screen-2");
+
+    const { body: piece } = await server.ask("GET", "/api/pieces/opening-announcement");
+    const was = piece.piece.sizes;
+    const to = [...was, { placement: "booth-screen", changes: {} }];
+    const edit = { kind: "sizes", to, was };
+    expect((await server.ask("POST", "/api/pieces/opening-announcement/edits", { edit })).status) //
+      .to.equal(200);
+    const { body: uses } = await server.ask("GET", "/api/placements/booth-screen/pieces");
+    expect(uses.pieces.map(({ id }: { id: string }) => id)).to.deep.equal(["opening-announcement"]);
+    const kept = await server.ask("DELETE", "/api/placements/booth-screen");
+    expect(kept.status).to.equal(409);
+    expect(kept.body.message).to.contain("Booth screen").and.contain("Nothing was deleted");
+    const { body: layouts } = await server.ask(
+      "GET",
+      "/api/pieces/opening-announcement/layouts?placement=booth-screen",
+    );
+    expect(layouts.layouts).to.have.lengthOf.within(1, 3);
+    expect((await server.ask("DELETE", "/api/placements/booth-screen-2")).status).to.equal(200);
+    expect(await find("booth-screen-2")).to.equal(undefined);
+  });
+
+  it("go out as one file and come back: corrected, added or the same", async () => {
+    const file = (await server.app.inject({ url: "/api/placements/export" })).json();
+    const same = await server.ask("POST", "/api/placements/import", file);
+    expect(same.body).to.deep.include({ added: [], changed: [] });
+    const changed = file.placements.map((placement: Placement) =>
+      placement.id === "status" ? { ...placement, retired: true } : placement,
+    );
+    const fresh = { ...file.placements[0], id: "kiosk", name: "Kiosk" };
+    const { body } = await server.ask("POST", "/api/placements/import", {
+      ...file,
+      placements: [...changed, fresh],
+    });
+    expect(body).to.deep.include({ added: ["kiosk"], changed: ["status"] });
+    expect(body.same).to.have.lengthOf(catalogue.placements.length);
+    expect((await find("status")).retired).to.equal(true);
+  });
+
+  it("are refused where a field is wrong, and nothing is taken in", async () => {
+    const bad = await server.ask("POST", "/api/placements", { ...facts("story"), width: 0 });
+    expect(bad.status).to.equal(400);
+    expect(bad.body.message).to.contain("width").and.contain("Nothing was changed");
+    const before = await list();
+    const file = { ...catalogue, placements: [{ ...placementById("story"), height: -4 }] };
+    const refused = await server.ask("POST", "/api/placements/import", file);
+    expect(refused.status).to.equal(400);
+    expect(refused.body.message).to.contain("height");
+    expect(await list()).to.deep.equal(before);
+    expect((await server.ask("PUT", "/api/placements/moon", facts("story"))).status).to.equal(400);
+  });
+});
+
+describe("the sizes of a piece over HTTP", () => {
+  let server: TestServer;
+  before(async () => (server = await testServer()));
+  after(() => server.close());
+  const path = "/api/pieces/opening-announcement";
+  const piece = async () => (await server.ask("GET", path)).body.piece;
+  const edit = (change: object) => server.ask("POST", `${path}/edits`, { edit: change });
+
+  it("may be its own, and travel with it to another team", async () => {
+    const own = { ...placementById("community-link"), id: "own-900x300", width: 900, height: 300 };
+    const { sizes: was } = await piece();
+    const to = [...was, { placement: own.id, own, changes: {} }];
+    expect((await edit({ kind: "sizes", to, was })).status).to.equal(200);
+    const { body } = await server.ask("POST", `${path}/deliveries`, { sizes: [own.id] });
+    expect(body.files).to.equal(1);
+    const crate = (await server.ask("GET", path)).body.crate.id;
+    const bundle = await server.app.inject({ url: `/api/crates/${crate}/bundle` });
+    const { readBundle, unzip } = await import("../imports/bundle");
+    const read = await readBundle(unzip(bundle.rawPayload, "crate.zip"), () => undefined).catch(
+      (error: Error) => error.message,
+    );
+    // Only what ships with the program is looked up there; the own size is not.
+    expect(read).to.contain("photo-feed").and.not.contain("own-900x300");
+  });
+
+  it("take a layout that is picked, keep it when words change, and give it back", async () => {
+    const { body } = await server.ask("GET", `${path}/layouts?placement=story`);
+    const [best, other] = body.layouts as string[];
+    expect(other).to.be.a("string").and.not.equal(best);
+    const to = { layout: other, changes: {} };
+    const local = { kind: "local", placement: "story", to, was: { changes: {} } };
+    expect((await edit(local)).status).to.equal(200);
+    await edit({ kind: "text", slot: "headline", to: "Boats asleep", was: "Boats at rest" });
+    const sizes = (await piece()).sizes as { placement: string; layout?: string }[];
+    expect(sizes.find(({ placement }) => placement === "story")!.layout).to.equal(other);
+    await server.ask("POST", `${path}/undo`);
+    await server.ask("POST", `${path}/undo`);
+    const before = (await piece()).sizes as { placement: string; layout?: string }[];
+    expect(before.find(({ placement }) => placement === "story")!.layout).to.equal(undefined);
+  });
+
+  it("let another one lead, and undo brings the first lead back as it was", async () => {
+    const before = await piece();
+    const { status, body: after } = await server.ask("GET", `${path}/with-lead?placement=story`);
+    expect(status).to.equal(200);
+    expect(after).to.deep.include({ lead: "story", frame: { width: 1080, height: 1920 } });
+    const value = ({ lead, frame, arrangement, sizes }: typeof after) => ({
+      lead,
+      frame,
+      arrangement,
+      sizes,
+    });
+    const changed = await edit({ kind: "lead", to: value(after), was: value(before) });
+    expect(changed.body.piece.lead).to.equal("story");
+    const { body: undone } = await server.ask("POST", `${path}/undo`);
+    expect(undone.piece.arrangement).to.deep.equal(before.arrangement);
+    expect(undone.piece.lead).to.equal(before.lead);
+  });
+
+  it("remember how they were shown, without a step of undo", async () => {
+    const change = { kind: "text", slot: "headline", to: "Boats at home", was: "Boats at rest" };
+    const shown = { story: "picture between" };
+    const { body } = await server.ask("POST", `${path}/edits`, { edit: change, shown });
+    expect(body.piece.shown).to.deep.equal(shown);
+    const undone = await server.ask("POST", `${path}/undo`);
+    expect(undone.body.piece.message.headline.text).to.equal("Boats at rest");
+  });
+});
