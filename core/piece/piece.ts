@@ -62,12 +62,12 @@ export const Role = z.enum([
 ]);
 export type Role = z.infer<typeof Role>;
 
-/** A box in lead pixels; it may hang over the frame, but always has a size. */
+/** A box in lead pixels; it may hang over the frame. One without an area is not shown, and preflight says so. */
 export const NodeBox = z.object({
   x: z.number(),
   y: z.number(),
-  width: z.number().positive(),
-  height: z.number().positive(),
+  width: z.number(),
+  height: z.number(),
 });
 
 export const Node = z.object({

@@ -23,11 +23,19 @@ export function check(layout: Layout): Finding[] {
     ...layout.placed.flatMap((item, index) => checkOne(layout, item, index)),
     ...checkTogether(layout),
     ...checkLeftOut(layout),
+    ...checkPicked(layout),
     ...layout.resolved.raw.map((raw) => checkRaw(layout, raw)),
   ];
 }
 
 const hasSomethingToSay = ({ type }: ResolvedNode): boolean => type !== "shape" && type !== "icon";
+
+/** A layout that a person picked holds; where it cannot, that is said. */
+function checkPicked({ resolved, placement, via }: Layout): Finding[] {
+  const picked = resolved.piece.sizes.find((size) => size.placement === placement.id)?.layout;
+  if (picked === undefined || picked === via) return [];
+  return [{ code: "layout-gone", level: "look-again", about: picked }];
+}
 
 /** What is not the brand's, with what of the brand's comes nearest. */
 function checkRaw(
@@ -204,6 +212,7 @@ function checkLeftOut(layout: Layout): Finding[] {
     .map(({ id, why }): Finding => {
       const node = resolved.piece.arrangement.find((candidate) => candidate.id === id);
       const role = node?.role ?? "";
+      if (why === "no-area") return { code: "no-area", level: "look-again", node: id, role };
       if (why === "file-missing")
         return { code: "file-missing", level: "must-fix", node: id, role };
       if (why === "not-painted-yet" || why === "unknown-icon" || why === "too-long-for-code")

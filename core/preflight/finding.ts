@@ -25,6 +25,8 @@ const codes = [
   "word-to-avoid",
   "cannot-be-painted",
   "file-missing",
+  "no-area",
+  "layout-gone",
   "nothing-fits",
 ] as const;
 

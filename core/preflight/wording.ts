@@ -108,6 +108,14 @@ const wordings: Record<Finding["code"], (finding: Finding, who: string) => Wordi
     title: `${who} is missing its file`,
     text: "The file is not in the store. Choose the picture again.",
   }),
+  "no-area": (_finding, who) => ({
+    title: `${who} has no size`,
+    text: "Its box is nothing wide or nothing high, so it is not shown. Give it a size, or take it out.",
+  }),
+  "layout-gone": ({ about }) => ({
+    title: "The picked layout is not possible any more",
+    text: `“${about}” cannot be had with these words; the best that can is shown. Pick another, or shorten the words.`,
+  }),
   "nothing-fits": () => ({
     title: "Nothing fits this size",
     text: "What the channel covers and the margins leave no room for readable words.",

@@ -79,8 +79,7 @@ function placeText(stage: Stage, node: TextNode, target: Box, scale: number): Pl
   const room = node.plate ? insidePlate(node, target) : target;
   const wanted = (node.size ?? target.height / scale) * scale;
   const set = setInBox(stage, node, room, wanted);
-  const tooSmall = !isLead(stage) && set && set.size < stage.floor;
-  if (!set || tooSmall) return undefined;
+  if (!set) return undefined;
   const ink = alignedIn(room, set, node);
   const box = plateOf(node, target, grown(ink, platePad(node) * set.size));
   return { node, box, text: { set, ink }, turn: node.turn };
@@ -96,12 +95,15 @@ function setInBox(stage: Stage, node: TextNode, room: Box, wanted: number): SetT
   const asSized = display
     ? setToFit(paragraph, { ...fit, min: wanted - TINY })
     : setAt(paragraph, wanted, width);
-  if (asSized && asSized.height <= height) return asSized;
-  return setToFit(paragraph, {
-    ...fit,
-    // On the lead size, type chosen below the floor is kept and preflight says so; elsewhere it is laid out anew.
-    min: isLead(stage) ? Math.min(stage.floor, wanted) : stage.floor,
-  });
+  const byHand = isLead(stage) || node.fixed !== undefined;
+  // What a person set below the floor is kept and preflight says so; elsewhere it is laid out anew.
+  const min = byHand ? Math.min(stage.floor, wanted) : stage.floor;
+  if (asSized && asSized.height <= height && asSized.size >= min - TINY) return asSized;
+  // A box that a person gave holds its words at any size.
+  return (
+    setToFit(paragraph, { ...fit, min }) ??
+    (node.fixed ? setToFit(paragraph, { ...fit, min: TINY }) : undefined)
+  );
 }
 
 const TINY = 1e-6;

@@ -1,7 +1,7 @@
 import { contrastNeeded, luminance, luminanceContrast, type Hex } from "../colour";
 import { placeIn } from "./arranged";
 import type { Palette } from "../brand";
-import type { TextNode } from "../resolve";
+import type { ResolvedNode, TextNode } from "../resolve";
 import { groundBehind, standsOnPicture } from "./ground";
 import type { Placed } from "./layout";
 import type { Stage } from "./stage";
@@ -38,13 +38,31 @@ function readable(node: TextNode, ground: number, needed: number, palette: Palet
   return { ...node, colour };
 }
 
-/** Puts each node that a local change has placed on this size exactly there. */
+/**
+ * Puts each node that a local change has placed on this size exactly there, also what there was no room for. Words
+ * keep the size that they were laid out at, as far as the box holds them.
+ */
 export function withLocalPlaces(stage: Stage, placed: Placed[]): Placed[] {
-  const scale = stage.frame.width / stage.lead.width;
+  const there = new Set(placed.map(({ node }) => node.id));
+  const missing = stage.resolved.nodes.filter(({ id, fixed }) => fixed && !there.has(id));
   const done: Placed[] = [];
-  for (const item of placed) {
-    const { fixed } = item.node;
-    done.push((fixed && placeIn(stage, item.node, fixed, scale, done)) ?? item);
+  for (const item of placed) done.push(inItsPlace(stage, item.node, item, done) ?? item);
+  for (const node of missing) {
+    const item = inItsPlace(stage, node, undefined, done);
+    if (item) done.push(item);
   }
   return done;
+}
+
+function inItsPlace(
+  stage: Stage,
+  node: ResolvedNode,
+  laidOut: Placed | undefined,
+  behind: Placed[],
+): Placed | undefined {
+  if (!node.fixed) return undefined;
+  const composed = node.type === "text" ? node.size : undefined;
+  const size = laidOut?.text?.set.size;
+  const scale = size && composed ? size / composed : stage.leadScale;
+  return placeIn(stage, node, node.fixed, scale, behind);
 }

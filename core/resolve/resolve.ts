@@ -75,6 +75,7 @@ class OneNode {
 
   resolve(): ResolvedNode | AbsentReason {
     if (this.node.hidden) return "hidden";
+    if (this.node.box.width <= 0 || this.node.box.height <= 0) return "no-area";
     if (this.node.role === "logo") return this.logo();
     switch (this.node.kind) {
       case "text":

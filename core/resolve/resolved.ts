@@ -123,4 +123,10 @@ export interface ResolvedPiece {
 }
 
 export type AbsentReason =
-  "empty" | "hidden" | "file-missing" | "not-painted-yet" | "unknown-icon" | "too-long-for-code";
+  | "empty"
+  | "no-area"
+  | "hidden"
+  | "file-missing"
+  | "not-painted-yet"
+  | "unknown-icon"
+  | "too-long-for-code";
