@@ -1,8 +1,8 @@
 import { between, bottom, right, type Box } from "../geometry";
 import type { Block } from "./block";
 import type { Draft } from "./draft";
-import type { Parts } from "./parts";
-import type { Stage } from "./stage";
+import { hasMedia, type Parts } from "./parts";
+import { TEXT_ALONE, type Stage } from "./stage";
 import {
   detailsBlock,
   footRow,
@@ -108,14 +108,21 @@ function topOf(room: WordRoom, usesLast: boolean): Block | undefined {
   return top && stack([top, lines], [gap]);
 }
 
+/** Where nothing but words is there, they need not stay as small as beside a picture. */
+const LARGER = [TEXT_ALONE, 1.25, 1];
+
+const pairsOf = <A, B>(some: readonly A[], others: readonly B[]): [A, B][] =>
+  some.flatMap((one) => others.map((other): [A, B] => [one, other]));
+
 /** No picture at all: words from the top, the foot at the bottom, the space in between one calm area. */
 export function* wordsAlone(stage: Stage, parts: Parts, size: number): Generator<Draft> {
   const { photos: _photos, ornament: _ornament, ...rest } = parts;
   const bare: Parts = { ...rest, photos: [] };
   const alone = !hasMedia(parts);
-  for (const layout of [wordLayouts["head and foot"], wordLayouts.stack, twoColumns]) {
-    const { field } = stage;
-    const block = layout(roomIn(stage, bare, field, size));
+  const { field } = stage;
+  const layouts = [wordLayouts["head and foot"], wordLayouts.stack, twoColumns];
+  for (const [layout, times] of pairsOf(layouts, alone ? LARGER : [1])) {
+    const block = layout(roomIn(stage, bare, field, times * size));
     if (!block) continue;
     const free = field.height - block.height;
     // A few words in a large field stand a little above its middle.
@@ -134,9 +141,6 @@ export function* wordsAlone(stage: Stage, parts: Parts, size: number): Generator
 
 /** Bands in a wide frame leave only slits; columns suit it better. */
 const wide = (stage: Stage): number => (stage.ratio > 1.45 ? 2 : 0);
-
-export const hasMedia = (parts: Parts): boolean =>
-  parts.photos.length > 0 || parts.ornament !== undefined;
 
 export const roomIn = (stage: Stage, parts: Parts, region: Box, size: number): WordRoom => ({
   stage,

@@ -9,6 +9,8 @@ export interface Block {
   height: number;
   /** The line on which it stands, below its top; its bottom when it has no words. */
   baseline: number;
+  /** Of lines of text: their size, and the first baseline below the top. */
+  lines?: { size: number; first: number };
   place(x: number, y: number): Placed[];
 }
 
@@ -22,6 +24,7 @@ export function textBlock(node: TextNode, set: SetText): Block {
     width,
     height,
     baseline: lastBaseline(set) + pad,
+    ...(pad === 0 ? { lines: { size: set.size, first: set.ascent } } : {}),
     place: (x, y) => {
       const ink = box(x + pad, y + pad, set.width, set.height);
       return [{ node, box: box(x, y, width, height), text: { set, ink }, turn: 0 }];
@@ -82,6 +85,11 @@ export function stack(blocks: Block[], gaps: number[], align = 0): Block {
   };
 }
 
+/** One beside the other, about one centre line. */
+export function abreast(left: Block, right: Block, gap: number): Block {
+  return ends(left, right, left.width + gap + right.width, gap)!;
+}
+
 /** Left and right at the two margins of a row, on one centre line. Undefined when they would touch. */
 export function ends(left: Block, right: Block, width: number, gap: number): Block | undefined {
   if (left.width + gap + right.width > width) return undefined;
@@ -97,16 +105,27 @@ export function ends(left: Block, right: Block, width: number, gap: number): Blo
   };
 }
 
-/** Side by side, the second standing at `at` with its baseline on the first one's. */
-export function sideBySide(left: Block, right: Block, at: number, topRight?: Block): Block {
-  const drop = Math.max(0, left.baseline - right.baseline);
-  const height = Math.max(left.height, drop + right.height);
+/**
+ * Side by side, the second standing at `at` with its baseline on the first one's, which is at least `lowest` below
+ * the top.
+ */
+export function sideBySide(
+  left: Block,
+  right: Block,
+  at: number,
+  lowest = 0,
+  topRight?: Block,
+): Block {
+  const baseline = Math.max(left.baseline, lowest);
+  const lower = baseline - left.baseline;
+  const drop = Math.max(0, baseline - right.baseline);
+  const height = Math.max(lower + left.height, drop + right.height);
   return {
     width: at + right.width,
     height,
-    baseline: left.baseline,
+    baseline,
     place: (x, y) => [
-      ...left.place(x, y),
+      ...left.place(x, y + lower),
       ...right.place(x + at, y + drop),
       ...(topRight?.place(x + at, y) ?? []),
     ],

@@ -4,14 +4,17 @@ import type { Draft } from "./draft";
 import type { CostTerms, Placed } from "./layout";
 import { BADGE_SHARE } from "./badge";
 import { photoFocus } from "./media";
-import { droppable, nodesOf, type Parts } from "./parts";
-import type { Stage } from "./stage";
+import { droppable, hasMedia, nodesOf, type Parts } from "./parts";
+import { TEXT_ALONE, type Stage } from "./stage";
 
 /** What it costs to leave a node out, by its importance 1..5. Our own weighing, set by eye. */
 const LEFT_OUT = [0, 0.16, 0.34, 0.8, 1.3, 6] as const;
 /** A ruling headline inks its bounding box over this share of the frame. Common practice: about half the weight. */
 const RULING_SHARE = 0.15;
 const RULING_SHARE_ALONE = 0.34;
+/** Over a list it leaves room for what is to be read. By eye. */
+const RULING_SHARE_LIST = 0.2;
+const LIST = 3;
 /** Headline to text, at the least. Common practice. */
 const JUMP = 3;
 /** Below this, headline and text look like a mistake. */
@@ -33,7 +36,9 @@ export class Costing {
   ) {
     const inBadge = all.badge?.inside ?? [];
     const others = [...droppable(all, new Set()).flat(), ...inBadge];
-    const weights = new Map(others.map((node) => [node.id, LEFT_OUT[node.importance]!]));
+    const weights = new Map(others.map((node) => [node.id, LEFT_OUT[node.importance]! as number]));
+    // Nobody presses a profile picture.
+    if (all.cta && stage.placement.use === "profile") weights.set(all.cta.id, 0);
     if (all.headline) weights.set(all.headline.id, LEFT_OUT[5]);
     this.weights = weights;
     const sizes = all.details
@@ -70,7 +75,7 @@ export class Costing {
   private early(draft: Draft, headline: Placed | undefined, words: Placed[]): CostTerms {
     return {
       ...NO_COST,
-      dominance: dominance(this.stage, headline, draft.media !== undefined),
+      dominance: dominance(this.stage, headline, rulingShare(draft)),
       jump: jump(words, headline, this.composedJump),
       media: mediaCost(this.stage, draft, draft.parts.photos.length > 0),
       lines: 0.12 * Math.max(0, (headline?.text?.set.lines.length ?? 0) - COMFORTABLE_LINES),
@@ -103,7 +108,11 @@ function smallText(stage: Stage, words: Placed[], headline: Placed | undefined):
     (item) => item.text && item !== headline && item.node.role !== "kicker",
   );
   const least = Math.min(...running.map((item) => item.text!.set.size), Infinity);
-  return Number.isFinite(least) ? 1.2 * Math.max(0, 1 - least / stage.composedText) : 0;
+  if (!Number.isFinite(least)) return 0;
+  const timid = hasMedia(stage.parts)
+    ? 0
+    : 0.3 * Math.max(0, 1 - least / (TEXT_ALONE * stage.unit));
+  return 1.2 * Math.max(0, 1 - least / stage.composedText) + timid;
 }
 
 /** Words that were composed on a picture belong there. */
@@ -136,9 +145,13 @@ function focusCost({ over }: Draft, placed: Placed[]): number {
 
 const sum = (values: number[]): number => values.reduce((a, b) => a + b, 0);
 
-function dominance(stage: Stage, headline: Placed | undefined, beside: boolean): number {
+function rulingShare({ media, parts }: Draft): number {
+  if (media) return RULING_SHARE;
+  return parts.details.length >= LIST ? RULING_SHARE_LIST : RULING_SHARE_ALONE;
+}
+
+function dominance(stage: Stage, headline: Placed | undefined, wanted: number): number {
   if (!headline) return 1;
-  const wanted = beside ? RULING_SHARE : RULING_SHARE_ALONE;
   const share = area(headline.box) / area(stage.frame);
   return 2 * Math.max(0, 1 - share / wanted);
 }

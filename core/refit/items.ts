@@ -28,20 +28,45 @@ export function itemsBlock(
   align: number,
 ): Block | undefined {
   const start = rowStart(room, items);
+  const sideBySide = allBlocks(items, (item) => itemBlock(room, item, rowBlock(room, start)));
+  // Rows are alike: where one does not fit on its line, the cells of all stand one under the other.
+  const narrow = room.width < NARROW * room.stage.unit && items.some(({ type }) => type === "row");
+  const blocks =
+    sideBySide ??
+    (narrow ? allBlocks(items, (item) => itemBlock(room, item, stackedCells(room))) : undefined);
+  if (!blocks) return undefined;
+  const gaps = blocks.slice(1).map((block, i) => gapBetween(blocks[i]!, block, room.size));
+  return stack(blocks, gaps, align);
+}
+
+/** Between things of unlike kinds, in sizes of the text. */
+const GAP = 0.85;
+/** From baseline to baseline of items of one size: even, whatever letters hang below or stand above. */
+const BASELINES = 1.6;
+
+function gapBetween(above: Block, below: Block, size: number): number {
+  const alike = above.lines && below.lines && above.lines.size === below.lines.size;
+  if (!alike) return GAP * size;
+  const step = BASELINES * below.lines!.size;
+  return step - (above.height - above.baseline) - below.lines!.first;
+}
+
+function allBlocks(
+  items: readonly Item[],
+  make: (item: Item) => Block | undefined,
+): Block[] | undefined {
   const blocks: Block[] = [];
   for (const item of items) {
-    const block = itemBlock(room, item, start);
+    const block = make(item);
     if (!block) return undefined;
     blocks.push(block);
   }
-  return stack(
-    blocks,
-    blocks.slice(1).map(() => 0.85 * room.size),
-    align,
-  );
+  return blocks;
 }
 
-function itemBlock(room: ItemRoom, item: Item, start: number): Block | undefined {
+type CellLayout = (row: Row) => Block | undefined;
+
+function itemBlock(room: ItemRoom, item: Item, ofRow: CellLayout): Block | undefined {
   const { stage, width, size } = room;
   switch (item.type) {
     case "text": {
@@ -62,7 +87,7 @@ function itemBlock(room: ItemRoom, item: Item, start: number): Block | undefined
     case "shape":
       return lineBlock(room, item);
     case "row":
-      return rowBlock(room, item, start);
+      return ofRow(item);
   }
 }
 
@@ -94,53 +119,66 @@ function rowStart({ width, size }: ItemRoom, items: readonly Item[]): number {
   return Math.min(widest + 1.5 * size, 0.62 * width);
 }
 
-/** In sizes of the text; a column as narrow as this has no room for two cells. */
+/** In usual sizes of the text; a column as narrow as this has no room for two cells. */
 const NARROW = 14;
 
-/** Cells side by side from shared edges; where they do not fit, one under the other. */
-function rowBlock(room: ItemRoom, { cells }: Row, start: number): Block | undefined {
-  const { width, size } = room;
-  const step = cells.length > 2 ? width / cells.length : start;
-  const sets = cells.map(({ paragraph }, i) => {
-    const last = i === cells.length - 1;
-    return setAt(paragraph, size, last ? width - i * step : step - 0.8 * size, last ? 2 : 1);
-  });
-  if (sets.some((set) => set === undefined))
-    return width < NARROW * size ? stackedCells(room, cells) : undefined;
-  const blocks = sets.map((set, i) => textBlock(cells[i]!, set!));
-  const ascent = Math.max(...sets.map((set) => set!.ascent));
-  const tops = sets.map((set) => ascent - set!.ascent);
-  const height = Math.max(...blocks.map((block, i) => tops[i]! + block.height));
-  const last = blocks.length - 1;
-  return {
-    width: last * step + blocks[last]!.width,
-    height,
-    baseline: height,
-    place: (x, y) => blocks.flatMap((block, i) => block.place(x + i * step, y + tops[i]!)),
+/** Cells side by side from shared edges. */
+const rowBlock =
+  ({ width, size }: ItemRoom, start: number): CellLayout =>
+  ({ cells }) => {
+    const step = cells.length > 2 ? width / cells.length : start;
+    const sets = cells.map(({ paragraph }, i) => {
+      const last = i === cells.length - 1;
+      return setAt(paragraph, size, last ? width - i * step : step - 0.8 * size, last ? 2 : 1);
+    });
+    if (sets.some((set) => set === undefined)) return undefined;
+    const blocks = sets.map((set, i) => textBlock(cells[i]!, set!));
+    const ascent = Math.max(...sets.map((set) => set!.ascent));
+    const tops = sets.map((set) => ascent - set!.ascent);
+    const height = Math.max(...blocks.map((block, i) => tops[i]! + block.height));
+    const last = blocks.length - 1;
+    return {
+      width: last * step + blocks[last]!.width,
+      height,
+      baseline: Math.max(...blocks.map((block, i) => tops[i]! + block.baseline)),
+      lines: { size, first: ascent },
+      place: (x, y) => blocks.flatMap((block, i) => block.place(x + i * step, y + tops[i]!)),
+    };
   };
+
+const stackedCells =
+  ({ width, size }: ItemRoom): CellLayout =>
+  ({ cells }) => {
+    const blocks = cells.map((node) => {
+      const set = setAt(node.paragraph, size, width);
+      return set && textBlock(node, set);
+    });
+    if (blocks.some((block) => block === undefined)) return undefined;
+    return stack(
+      blocks as Block[],
+      blocks.slice(1).map(() => 0.3 * size),
+    );
+  };
+
+/** How wide items would like to be, in sizes of the text: short lines on one line, longer ones on two. */
+export function naturalWidth(items: readonly Item[]): number {
+  const rows = items.flatMap((item) => (item.type === "row" ? [item] : []));
+  const widest = (cells: (row: Row) => Row["cells"]) =>
+    Math.max(0, ...rows.map((row) => cells(row).reduce((sum, cell) => sum + widthOf(cell), 0)));
+  const inRows = widest(({ cells }) => cells.slice(0, 1)) + widest(({ cells }) => cells.slice(1));
+  return Math.max(rows.length > 0 ? inRows : 0, ...items.map(ownWidth));
 }
 
-function stackedCells({ width, size }: ItemRoom, cells: Row["cells"]): Block | undefined {
-  const blocks = cells.map((node) => {
-    const set = setAt(node.paragraph, size, width);
-    return set && textBlock(node, set);
-  });
-  if (blocks.some((block) => block === undefined)) return undefined;
-  return stack(
-    blocks as Block[],
-    blocks.slice(1).map(() => 0.3 * size),
-  );
-}
+/** A cell on one line, with the gap behind it. */
+const widthOf = ({ paragraph }: Row["cells"][number]): number => paragraph.naturalWidth(1) + 1.5;
 
-/** How wide an item would like to be, in sizes of the text: short lines on one line, longer ones on two. */
-export function naturalWidth(item: Item): number {
+function ownWidth(item: Item): number {
   switch (item.type) {
     case "text":
       return item.paragraph.naturalWidth(item.paragraph.parts.length > 5 ? 2 : 1);
-    case "row":
-      return item.cells.reduce((sum, { paragraph }) => sum + paragraph.naturalWidth(1) + 1.5, -1.5);
     case "icon":
       return ICON;
+    case "row":
     case "code":
     case "shape":
       return 0;

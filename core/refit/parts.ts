@@ -48,6 +48,9 @@ export interface Parts {
   mediaFirst: boolean;
 }
 
+export const hasMedia = ({ photos, ornament }: Parts): boolean =>
+  photos.length > 0 || ornament !== undefined;
+
 const RULING = ["headline", "quote", "figure"];
 
 const known = new WeakMap<ResolvedPiece, Parts>();

@@ -14,6 +14,8 @@ import { nodesOf, partsOf, type Parts } from "./parts";
 
 /** Text that was composed larger than usual stays so, up to this many times the usual size. */
 const MOST_TEXT = 2.2;
+/** Where words are all there is, text this many times the usual size is better than empty ground. By eye. */
+export const TEXT_ALONE = 1.6;
 /** As a share of the frame's short side. */
 const AIR = 0.11;
 const CLEARLY_LARGER = 1.25;

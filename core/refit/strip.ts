@@ -1,12 +1,18 @@
 import { luminance } from "../colour";
 import { between } from "../geometry";
-import { logoBlock, platePad, stack, textBlock, type Block } from "./block";
-import { hasMedia } from "./bands";
+import { abreast, logoBlock, platePad, stack, textBlock, type Block } from "./block";
 import type { Draft } from "./draft";
-import type { Parts } from "./parts";
+import { hasMedia, type Parts } from "./parts";
 import { setToFit } from "../type";
 import type { Stage } from "./stage";
-import { ctaBlock, leastHeight, detailsBlock, version, type WordRoom } from "./words";
+import {
+  ctaBlock,
+  detailsBlock,
+  leastHeight,
+  version,
+  type WordLayout,
+  type WordRoom,
+} from "./words";
 
 /** Wider than this and everything stands on one line. */
 const LEAST_RATIO = 2.6;
@@ -18,31 +24,30 @@ const MEDIA = [
   [1.4, 0.2],
 ] as const;
 
-/** For very wide frames: picture, headline over its line, call to action, mark, on one centre line. */
+/** For very wide frames: picture, headline with its lines, call to action, mark, on one centre line. */
 export function* strip(stage: Stage, parts: Parts, text: number): Generator<Draft> {
   if (stage.ratio < LEAST_RATIO) return;
-  const size = Math.max(text, TEXT_HEIGHT * stage.frame.height);
-  for (const [byHeight, byWidth] of hasMedia(parts) ? MEDIA : []) {
-    const width = Math.min(byHeight * stage.frame.height, byWidth * stage.frame.width);
-    const from = width + stage.padding;
-    const words = row(stage, parts, size, Math.max(from, stage.kept.x));
-    if (!words) continue;
-    yield {
-      via: "strip with picture",
-      parts,
-      words,
-      media: between(0, 0, width, stage.frame.height),
-      change: 1,
-    };
-  }
   const { ornament: _ornament, ...rest } = parts;
   const bare: Parts = { ...rest, photos: [] };
   const inner = Math.max(stage.kept.x, 0.16 * stage.frame.height);
-  const words = row(stage, bare, size, inner);
-  if (words) yield { via: "strip", parts: bare, words, change: 1 };
+  for (const [layout, size] of [
+    [headOverLine, Math.max(text, TEXT_HEIGHT * stage.frame.height)],
+    [headBesideLines, text],
+  ] as const) {
+    for (const [byHeight, byWidth] of hasMedia(parts) ? MEDIA : []) {
+      const width = Math.min(byHeight * stage.frame.height, byWidth * stage.frame.width);
+      const from = Math.max(width + stage.padding, stage.kept.x);
+      const words = row(stage, parts, size, from, layout);
+      if (!words) continue;
+      const media = between(0, 0, width, stage.frame.height);
+      yield { via: "strip with picture", parts, words, media, change: 1 };
+    }
+    const words = row(stage, bare, size, inner, layout);
+    if (words) yield { via: "strip", parts: bare, words, change: 1 };
+  }
 }
 
-function row(stage: Stage, parts: Parts, size: number, from: number) {
+function row(stage: Stage, parts: Parts, size: number, from: number, layout: WordLayout) {
   const { kept } = stage;
   const inner = Math.max(0, 0.16 * stage.frame.height - (stage.frame.width - stage.rightEdge));
   const gap = Math.max(2 * size, 0.22 * kept.height);
@@ -69,7 +74,7 @@ function row(stage: Stage, parts: Parts, size: number, from: number) {
   }
   const taken = rightHand.reduce((sum, block) => sum + block.width + gap, 0);
   if (taken - gap > room.width) return undefined;
-  const words = headAndLine({ ...room, width: room.width - taken });
+  const words = layout({ ...room, width: room.width - taken });
   if (!words && (parts.headline || parts.details.length > 0)) return undefined;
   const middle = kept.y + kept.height / 2;
   const placed = words?.place(from, middle - words.height / 2) ?? [];
@@ -81,9 +86,9 @@ function row(stage: Stage, parts: Parts, size: number, from: number) {
   return placed;
 }
 
-/** The kicker has no place in a strip; the lines under the headline are set only if there is height for them. */
-function headAndLine(room: WordRoom): Block | undefined {
-  const { parts, size, stage } = room;
+/** The kicker has no place in a strip; the line under the headline is set only if there is height for it. */
+const headOverLine: WordLayout = (room) => {
+  const { parts, size } = room;
   const [detail] = parts.details;
   if (parts.above.length > 0 || parts.details.length > 1) return undefined;
   if (detail && detail.type !== "text") return undefined;
@@ -91,17 +96,37 @@ function headAndLine(room: WordRoom): Block | undefined {
   if (detail && !line) return undefined;
   const gap = line ? 0.6 * size : 0;
   if (!parts.headline) return line;
-  // Words need air above and below even where the margin is thin.
-  const height = Math.min(room.height, 0.74 * stage.frame.height) - (line?.height ?? 0) - gap;
+  const words = headline(room, room.width, (line?.height ?? 0) + gap);
+  return words && line ? stack([words, line], [gap]) : words;
+};
+
+/** The widest column of lines beside a headline, as a share of the width. */
+const MOST_LINES = 0.45;
+
+/** As high a headline as the strip allows, and all its lines in a column beside it. */
+const headBesideLines: WordLayout = (room) => {
+  const { parts, size } = room;
+  if (parts.above.length > 0 || parts.details.length === 0) return undefined;
+  const lines = detailsBlock({ ...room, width: MOST_LINES * room.width }, parts.details);
+  const gap = 2 * size;
+  if (!lines || lines.height > Math.min(room.height, AIRY * room.stage.frame.height))
+    return undefined;
+  const words = headline(room, room.width - lines.width - gap, 0);
+  return words && abreast(words, lines, gap);
+};
+
+/** Words in a strip need air above and below even where the margin is thin: the share that they may take. */
+const AIRY = 0.74;
+
+function headline({ stage, parts, size, height }: WordRoom, width: number, taken: number) {
+  if (!parts.headline) return undefined;
   const set = setToFit(parts.headline.paragraph, {
-    width: room.width,
-    height,
+    width,
+    height: Math.min(height, AIRY * stage.frame.height) - taken,
     min: Math.max(stage.floor, 1.15 * size),
     max: 0.62 * stage.frame.height,
     mostLines: 2,
     pad: platePad(parts.headline),
   });
-  if (!set) return undefined;
-  const words = textBlock(parts.headline, set);
-  return line ? stack([words, line], [gap]) : words;
+  return set && textBlock(parts.headline, set);
 }

@@ -213,21 +213,25 @@ export const twoColumns: WordLayout = (room) => {
     });
     if (!left) continue;
     const used = side.column.height + (side.logo ? side.logo.height + 1.5 * size : 0);
-    if (used > left.baseline) continue;
-    return sideBySide(left, side.column, width - side.column.width, side.logo);
+    // A column that is a little higher than the headline lets it start lower; a much higher one needs another place.
+    const lowered = Math.max(0, used - left.baseline);
+    if (used > LOWEST_HEAD * left.baseline || used + hanging > room.height) continue;
+    if (lowered + left.height > room.height) continue;
+    return sideBySide(left, side.column, width - side.column.width, used, side.logo);
   }
   return undefined;
 };
 
 const MOST_SIDE_SHARE = 0.48;
+/** How far a headline may be lowered to stand on the baseline of the column beside it. */
+const LOWEST_HEAD = 2.2;
 
 /** As wide as its short lines need to stay on one line; longer ones may take two. */
 function naturalColumn({ parts, size }: WordRoom): number {
-  const lines = parts.details.map(naturalWidth);
   const button = parts.cta
     ? parts.cta.paragraph.naturalWidth(1) + 2.5 * (parts.cta.plate?.padding ?? 0)
     : 0;
-  return (Math.max(button, ...lines) + 0.05) * size;
+  return (Math.max(button, naturalWidth(parts.details)) + 0.05) * size;
 }
 
 function sideColumn(room: WordRoom): { column: Block; logo: Block | undefined } | undefined {

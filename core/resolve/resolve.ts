@@ -1,3 +1,4 @@
+import { contrast, luminance, type Hex } from "../colour";
 import { paletteOf, type Brand, type Palette, type Typeface } from "../brand";
 import type { PictureLookup } from "../files";
 import { box, type Box } from "../geometry";
@@ -53,6 +54,8 @@ export function resolve(
 const ALREADY_BOLD = 600;
 const BOLD = 700;
 const BLACK = 900;
+/** For codes in brands without a dark colour. */
+const BLACK_INK: Hex = "#000000";
 /** Type set this tight is display type, to be looked at rather than read. */
 const DISPLAY_LEADING = 1.15;
 
@@ -65,7 +68,7 @@ class OneNode {
     private readonly node: Node,
     private readonly piece: Piece,
     private readonly brand: Brand,
-    palette: Palette,
+    private readonly palette: Palette,
     private readonly sources: Sources,
     private readonly onRaw: (what: "colour" | "face", value: string) => void,
   ) {
@@ -269,6 +272,15 @@ class OneNode {
       : "unknown-icon";
   }
 
+  /** Its own colour if a camera can tell it from the ground, else the darkest of the spread. */
+  private inkOn(ground: Hex): Hex {
+    const dark = (hex: Hex) => luminance(ground) > luminance(hex) && contrast(hex, ground) >= 4.5;
+    const own = this.ownColour;
+    const hexes = Object.values(this.palette);
+    const darkest = hexes.reduce((a, b) => (luminance(b) < luminance(a) ? b : a));
+    return dark(own) ? own : dark(darkest) ? darkest : BLACK_INK;
+  }
+
   /** What a code says is a slot's words; without a slot it leads to the brand's site. */
   private code(): ResolvedNode | AbsentReason {
     const text = this.words || this.brand.voice.site;
@@ -276,7 +288,7 @@ class OneNode {
     const code = codeFor(text);
     if (!code) return "too-long-for-code";
     const ground = this.looks.colour(this.node.style.plate?.colour ?? "#FFFFFF");
-    return { ...this.common, type: "code", code, colour: this.ownColour, ground };
+    return { ...this.common, type: "code", code, colour: this.inkOn(ground), ground };
   }
 }
 
