@@ -54,6 +54,15 @@ describe("preflight", () => {
     expect(codes(check(layout), "logo")).to.deep.equal(["outside-crop"]);
   });
 
+  it("finds an edge that is missed by a little, and none that is missed on purpose", async () => {
+    const layout = await layoutOf("photo-feed-square");
+    const off = (by: number) =>
+      codes(check(change(layout, "kicker", (item) => moved(item, by, 0))), "kicker");
+    expect(off(0)).to.not.include("nearly-aligned");
+    expect(off(6)).to.include("nearly-aligned");
+    expect(off(60)).to.not.include("nearly-aligned");
+  });
+
   it("finds words on words", async () => {
     const layout = change(await layoutOf("photo-feed-tall"), "date", (item) =>
       moved(item, -360, 0),

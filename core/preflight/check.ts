@@ -6,6 +6,7 @@ import type { ResolvedNode, ResolvedPiece } from "../resolve";
 import { missingCharacters } from "../type";
 import { standsOn } from "../brand";
 import { avoided } from "../text";
+import { checkAlignment } from "./alignment";
 import type { Finding } from "./finding";
 import { inkOf, named } from "./ink";
 import { checkTogether, RULING } from "./together";
@@ -22,6 +23,7 @@ export function check(layout: Layout): Finding[] {
   return [
     ...layout.placed.flatMap((item, index) => checkOne(layout, item, index)),
     ...checkTogether(layout),
+    ...checkAlignment(layout),
     ...checkLeftOut(layout),
     ...checkPicked(layout),
     ...layout.resolved.raw.map((raw) => checkRaw(layout, raw)),

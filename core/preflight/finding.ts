@@ -11,6 +11,7 @@ const codes = [
   "subject-cut",
   "subject-covered",
   "out-of-order",
+  "nearly-aligned",
   "logo-small",
   "logo-crowded",
   "below-floor",

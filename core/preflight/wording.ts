@@ -52,6 +52,10 @@ const wordings: Record<Finding["code"], (finding: Finding, who: string) => Wordi
     title: `${who} has the wrong weight`,
     text: `It is set at ${number(measured)} px beside ${number(needed)} px, so it is read in the wrong order.`,
   }),
+  "nearly-aligned": ({ about, measured }, who) => ({
+    title: `${who} is nearly aligned`,
+    text: `Its edge is ${number(measured, 1)} px off that of “${about}”. Give both the same edge, or clearly another.`,
+  }),
   "logo-small": ({ measured, needed }) => ({
     title: "The logo is too small",
     text: `It is ${number(measured)} px wide on the usual screen; its kit asks for ${number(needed)} px.`,

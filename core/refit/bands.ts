@@ -1,6 +1,7 @@
 import { between, bottom, right, type Box } from "../geometry";
 import type { Block } from "./block";
 import type { Draft } from "./draft";
+import { groupGap } from "./gaps";
 import { hasMedia, type Parts } from "./parts";
 import { TEXT_ALONE, type Stage } from "./stage";
 import {
@@ -103,7 +104,7 @@ function topOf(room: WordRoom, usesLast: boolean): Block | undefined {
   if (details.length === 0) return head(room);
   const lines = detailsBlock(room, details);
   if (!lines) return undefined;
-  const gap = 1.5 * room.size;
+  const gap = groupGap(room);
   const top = head({ ...room, height: room.height - lines.height - gap });
   return top && stack([top, lines], [gap]);
 }

@@ -51,6 +51,8 @@ export function* columns(stage: Stage, parts: Parts, size: number): Generator<Dr
 
 /** A standing picture is at least this share of the frame's height. */
 const LEAST_STANDING = 0.56;
+/** A subject that takes this share of its picture's width is what the picture is. */
+const WIDE_SUBJECT = 0.5;
 /** And so wide a share of its width. */
 const LEAST_STANDING_WIDTH = 0.34;
 
@@ -63,6 +65,7 @@ function onTheFloor(stage: Stage, { photos }: Parts, media: Box): Box | undefine
   const narrow = media.width < LEAST_STANDING_WIDTH * stage.frame.width;
   if (!photo || others.length > 0 || narrow) return undefined;
   const { file, focus } = photo;
+  if (focus.width < WIDE_SUBJECT * file.width) return undefined;
   const height = (media.width * file.height) / focus.width;
   if (height >= media.height || height < LEAST_STANDING * stage.frame.height) return undefined;
   return between(media.x, bottom(media) - height, right(media), bottom(media));

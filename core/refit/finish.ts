@@ -74,7 +74,8 @@ function trySpot(
 ): Placed[] | undefined {
   const { node, crop } = item;
   if (node.type !== "picture" || !crop) return undefined;
-  const room = intersect(stage.kept, item.box);
+  // Over a picture the words keep more than the margin, and the logo keeps their edge.
+  const room = intersect(draft.over ? stage.field : stage.kept, item.box);
   if (area(room) === 0) return undefined;
   for (const guess of [1, 0]) {
     const block = logoOn(stage, draft.parts, guess, 0.5 * room.width);

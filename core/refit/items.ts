@@ -2,6 +2,7 @@ import { box } from "../geometry";
 import type { CodeNode, IconNode, ResolvedNode, ShapeNode } from "../resolve";
 import { setAt } from "../type";
 import { platePad, stack, textBlock, type Block } from "./block";
+import { baselineStep, GAP } from "./gaps";
 import type { Item, Row } from "./parts";
 import type { Stage } from "./stage";
 
@@ -35,19 +36,14 @@ export function itemsBlock(
     sideBySide ??
     (narrow ? allBlocks(items, (item) => itemBlock(room, item, stackedCells(room))) : undefined);
   if (!blocks) return undefined;
-  const gaps = blocks.slice(1).map((block, i) => gapBetween(blocks[i]!, block, room.size));
+  const gaps = blocks.slice(1).map((block, i) => gapBetween(blocks[i]!, block, room));
   return stack(blocks, gaps, align);
 }
 
-/** Between things of unlike kinds, in sizes of the text. */
-const GAP = 0.85;
-/** From baseline to baseline of items of one size: even, whatever letters hang below or stand above. */
-const BASELINES = 1.6;
-
-function gapBetween(above: Block, below: Block, size: number): number {
+function gapBetween(above: Block, below: Block, room: ItemRoom): number {
   const alike = above.lines && below.lines && above.lines.size === below.lines.size;
-  if (!alike) return GAP * size;
-  const step = BASELINES * below.lines!.size;
+  if (!alike) return GAP.within * room.size;
+  const step = baselineStep({ ...room, size: below.lines!.size });
   return step - (above.height - above.baseline) - below.lines!.first;
 }
 
@@ -156,7 +152,7 @@ const stackedCells =
     if (blocks.some((block) => block === undefined)) return undefined;
     return stack(
       blocks as Block[],
-      blocks.slice(1).map(() => 0.3 * size),
+      blocks.slice(1).map(() => GAP.tight * size),
     );
   };
 

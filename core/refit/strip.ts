@@ -2,6 +2,7 @@ import { luminance } from "../colour";
 import { between } from "../geometry";
 import { abreast, logoBlock, platePad, stack, textBlock, type Block } from "./block";
 import type { Draft } from "./draft";
+import { GAP } from "./gaps";
 import { hasMedia, type Parts } from "./parts";
 import { setToFit } from "../type";
 import type { Stage } from "./stage";
@@ -23,6 +24,9 @@ const MEDIA = [
   [2.1, 0.26],
   [1.4, 0.2],
 ] as const;
+
+/** The mark in a strip, as a share of the frame's extent. */
+const MOST_MARK = 0.17;
 
 /** For very wide frames: picture, headline with its lines, call to action, mark, on one centre line. */
 export function* strip(stage: Stage, parts: Parts, text: number): Generator<Draft> {
@@ -50,7 +54,7 @@ export function* strip(stage: Stage, parts: Parts, text: number): Generator<Draf
 function row(stage: Stage, parts: Parts, size: number, from: number, layout: WordLayout) {
   const { kept } = stage;
   const inner = Math.max(0, 0.16 * stage.frame.height - (stage.frame.width - stage.rightEdge));
-  const gap = Math.max(2 * size, 0.22 * kept.height);
+  const gap = Math.max(GAP.gutter * size, 0.22 * kept.height);
   const room: WordRoom = {
     stage,
     parts,
@@ -68,7 +72,8 @@ function row(stage: Stage, parts: Parts, size: number, from: number, layout: Wor
   if (parts.logo) {
     const mark = version(stage, parts, "mark", luminance(stage.ground));
     if (!mark) return undefined;
-    const height = Math.max(0.46 * stage.frame.height, leastHeight(stage, mark));
+    const wanted = Math.min(0.46 * stage.frame.height, MOST_MARK * stage.extent);
+    const height = Math.max(wanted, leastHeight(stage, mark));
     if (height > kept.height) return undefined;
     rightHand.push(logoBlock(parts.logo, mark, height));
   }
@@ -94,7 +99,7 @@ const headOverLine: WordLayout = (room) => {
   if (detail && detail.type !== "text") return undefined;
   const line = detail && detailsBlock(room, [detail]);
   if (detail && !line) return undefined;
-  const gap = line ? 0.6 * size : 0;
+  const gap = line ? GAP.tight * size : 0;
   if (!parts.headline) return line;
   const words = headline(room, room.width, (line?.height ?? 0) + gap);
   return words && line ? stack([words, line], [gap]) : words;
@@ -108,7 +113,7 @@ const headBesideLines: WordLayout = (room) => {
   const { parts, size } = room;
   if (parts.above.length > 0 || parts.details.length === 0) return undefined;
   const lines = detailsBlock({ ...room, width: MOST_LINES * room.width }, parts.details);
-  const gap = 2 * size;
+  const gap = GAP.gutter * size;
   if (!lines || lines.height > Math.min(room.height, AIRY * room.stage.frame.height))
     return undefined;
   const words = headline(room, room.width - lines.width - gap, 0);

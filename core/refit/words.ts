@@ -13,6 +13,7 @@ import {
   type Block,
   platePad,
 } from "./block";
+import { GAP, groupGap } from "./gaps";
 import { itemsBlock, naturalWidth } from "./items";
 import type { Item, Parts } from "./parts";
 import type { Stage } from "./stage";
@@ -40,7 +41,7 @@ export function head(room: WordRoom): Block | undefined {
   const { above, headline } = parts;
   const top = above.length > 0 ? itemsBlock(room, above, align) : undefined;
   if (above.length > 0 && !top) return undefined;
-  const gap = top ? size : 0;
+  const gap = top ? GAP.within * size : 0;
   if (!headline) return top;
   const set = setToFit(headline.paragraph, {
     width,
@@ -137,7 +138,7 @@ export function footStack(room: WordRoom): Block | undefined | false {
   const logo = panelLogo(room);
   if ((room.parts.cta && !cta) || (room.parts.logo && !logo)) return false;
   const blocks = [cta, logo].filter((block) => block !== undefined);
-  return blocks.length > 0 ? stack(blocks, gapsOf(blocks, 1.4 * room.size), room.align) : undefined;
+  return blocks.length > 0 ? stack(blocks, gapsOf(blocks, groupGap(room)), room.align) : undefined;
 }
 
 /** Head and lines above, and below them one row that reaches from margin to margin. */
@@ -154,7 +155,7 @@ export function footRow(room: WordRoom): { block: Block; usesLast: boolean } | u
   const logo = panelLogo(room);
   if ((room.parts.cta && !cta) || (room.parts.logo && !logo)) return undefined;
   const last = closing(room.parts.details);
-  const gap = 2 * room.size;
+  const gap = groupGap(room);
   if (logo && cta) {
     const isMark = logo.width < 1.6 * logo.height;
     const block = isMark ? ends(cta, logo, room.width, gap) : ends(logo, cta, room.width, gap);
@@ -180,11 +181,10 @@ function underHead(
   details: readonly Item[],
   foot: Block | undefined,
 ): Block | undefined {
-  const { size } = room;
   const lines = details.length > 0 ? detailsBlock(room, details) : undefined;
   if (details.length > 0 && !lines) return undefined;
   const below = [lines, foot].filter((block) => block !== undefined);
-  const gaps = [1.5 * size, ...gapsOf(below, 1.5 * size)].slice(0, below.length);
+  const gaps = below.map(() => groupGap(room));
   const taken = sum(below.map((block) => block.height)) + sum(gaps);
   const top = head({ ...room, height: room.height - taken });
   if (!top)
@@ -198,8 +198,8 @@ const sum = (values: number[]): number => values.reduce((a, b) => a + b, 0);
 
 /** Headline in a wide column, the rest in a second one whose last line stands on the headline's last baseline. */
 export const twoColumns: WordLayout = (room) => {
-  const { size, width } = room;
-  const gutter = 2 * size;
+  const { width, size } = room;
+  const gutter = GAP.gutter * size;
   for (const column of [naturalColumn(room), 0.42 * width, 0.36 * width, 0.3 * width]) {
     if (column > MOST_SIDE_SHARE * width) continue;
     const side = sideColumn({ ...room, width: column });
@@ -212,7 +212,7 @@ export const twoColumns: WordLayout = (room) => {
       height: room.height - hanging,
     });
     if (!left) continue;
-    const used = side.column.height + (side.logo ? side.logo.height + 1.5 * size : 0);
+    const used = side.column.height + (side.logo ? side.logo.height + groupGap(room) : 0);
     // A column that is a little higher than the headline lets it start lower; a much higher one needs another place.
     const lowered = Math.max(0, used - left.baseline);
     if (used > LOWEST_HEAD * left.baseline || used + hanging > room.height) continue;
@@ -235,25 +235,25 @@ function naturalColumn({ parts, size }: WordRoom): number {
 }
 
 function sideColumn(room: WordRoom): { column: Block; logo: Block | undefined } | undefined {
-  const { parts, size } = room;
+  const { parts } = room;
   const lines = detailsBlock(room, parts.details);
   const cta = ctaBlock(room);
   const logo = panelLogo({ ...room, width: room.width / 0.6 });
   if (!lines || (parts.cta && !cta) || (parts.logo && !logo)) return undefined;
   const blocks = [parts.details.length > 0 ? lines : undefined, cta].filter((b) => b !== undefined);
   if (blocks.length === 0) return undefined;
-  const column = stack(blocks, gapsOf(blocks, 1.2 * size));
+  const column = stack(blocks, gapsOf(blocks, groupGap(room)));
   const width = Math.max(column.width, logo?.width ?? 0);
   return width <= room.width ? { column: { ...column, width }, logo } : undefined;
 }
 
 /** Head and lines at the top of the height, the foot at its bottom: for a column beside a picture or none. */
 export const apart: WordLayout = (room) => {
-  const { parts, size } = room;
+  const { parts } = room;
   const row = footRow(room);
   const foot = row?.block ?? footStack(room);
   if (!foot) return undefined;
-  const gap = 1.5 * size;
+  const gap = groupGap(room);
   const details = row?.usesLast ? parts.details.slice(0, -1) : parts.details;
   const top = underHead({ ...room, height: room.height - foot.height - gap }, details, undefined);
   return top && topAndBottom(top, foot, room.height, gap);

@@ -1,0 +1,30 @@
+import type { Stage } from "./stage";
+
+/**
+ * All gaps come from one scale, in sizes of the text: inside a group at most half of what is between groups.
+ * Common practice: near means together.
+ */
+export const GAP = {
+  /** Between a headline and the line that belongs to it. */
+  tight: 0.5,
+  /** Between unlike things of one group. */
+  within: 1,
+  /** Between columns. */
+  gutter: 2,
+} as const;
+
+/** Lower than so many lines of text, a frame has half the room between groups, so that more of them can be had. */
+const LOW = 11;
+const isLow = ({ kept, unit }: Stage): boolean => kept.height < LOW * unit;
+
+interface Room {
+  stage: Stage;
+  /** Of the text. */
+  size: number;
+}
+
+/** Between groups. */
+export const groupGap = ({ stage, size }: Room): number => (isLow(stage) ? 1 : 2) * size;
+
+/** From baseline to baseline of items of one size: even, whatever letters hang below or stand above. */
+export const baselineStep = ({ stage, size }: Room): number => (isLow(stage) ? 1.4 : 1.6) * size;
