@@ -30,6 +30,16 @@ const shots: { name: string; path: string; act?: (page: Page) => Promise<void>; 
       path: "/pieces/late-opening/sizes",
       act: (page) => page.keyboard.press("g"),
     },
+    {
+      name: "placements",
+      path: "/placements",
+      act: async (page) => {
+        await page.getByRole("button", { name: "Safe area of Pinboard, tall: " }).click();
+        await page.getByLabel("Margin, px").fill("140");
+        await page.locator("aside canvas").first().waitFor();
+        await page.locator("aside .users").scrollIntoViewIfNeeded();
+      },
+    },
     { name: "sizes-dark", path: "/pieces/float-before-lunch/sizes", dark: true },
     { name: "look", path: "/pieces/float-before-lunch/look" },
     { name: "batch", path: `${post}/batch`, act: makeBatch },

@@ -10,6 +10,7 @@ import {
   footStack,
   head,
   twoColumns,
+  withoutLast,
   wordLayouts,
   type WordRoom,
 } from "./words";
@@ -100,7 +101,7 @@ function footOf(room: WordRoom): { block?: Block; usesLast: boolean } | undefine
 }
 
 function topOf(room: WordRoom, usesLast: boolean): Block | undefined {
-  const details = usesLast ? room.parts.details.slice(0, -1) : room.parts.details;
+  const details = usesLast ? withoutLast(room.parts.details) : room.parts.details;
   if (details.length === 0) return head(room);
   const lines = detailsBlock(room, details);
   if (!lines) return undefined;

@@ -7,6 +7,14 @@ import { photoFocus } from "./media";
 import { droppable, hasMedia, nodesOf, type Parts } from "./parts";
 import { TEXT_ALONE, type Stage } from "./stage";
 
+/*
+ * A layout is chosen by an energy: a weighted sum of named terms, as in “Learning Layouts for Single-Page Graphic
+ * Designs” (IEEE Transactions on Visualization and Computer Graphics, 2014), from which white space, importance and
+ * emphasis are taken as ideas; and as in the work on content-aware layout the occlusion of what is salient and the
+ * use of space are terms of their own. Named from memory; all formulas and weights here are ours, set by eye.
+ * Overlap, legibility and alignment are no terms: a draft that would break them is not made at all.
+ */
+
 /** What it costs to leave a node out, by its importance 1..5. Our own weighing, set by eye. */
 const LEFT_OUT = [0, 0.16, 0.34, 0.8, 1.3, 6] as const;
 /** A ruling headline inks its bounding box over this share of the frame. Common practice: about half the weight. */

@@ -28,6 +28,10 @@ export function itemsBlock(
   items: readonly Item[],
   align: number,
 ): Block | undefined {
+  return room.stage.once(items, [room.width, room.size, align], () => stackOf(room, items, align));
+}
+
+function stackOf(room: ItemRoom, items: readonly Item[], align: number): Block | undefined {
   const start = rowStart(room, items);
   const sideBySide = allBlocks(items, (item) => itemBlock(room, item, rowBlock(room, start)));
   // Rows are alike: where one does not fit on its line, the cells of all stand one under the other.

@@ -122,21 +122,31 @@ const weight = (maker: Maker, { via, cost }: Pick<Choice, "via" | "cost">): numb
   total(cost) - held(maker, via);
 
 function cheapest(maker: Maker, parts: Parts, missing: number, soFar: Choice): Choice {
-  const { stage, costing, only } = maker;
+  const { stage, costing } = maker;
   let choice = soFar;
+  for (const { draft, least } of promising(maker, parts, missing, weight(maker, soFar))) {
+    if (least >= weight(maker, choice)) break;
+    const placed = finish(stage, draft);
+    if (!placed || placed.length === 0) continue;
+    const next = { placed, via: draft.via, cost: costing.of(draft, placed) };
+    if (weight(maker, next) < weight(maker, choice)) choice = next;
+  }
+  return choice;
+}
+
+/** The drafts that can come to less than `most`, those that promise the least first: so few must be finished. */
+function promising(maker: Maker, parts: Parts, missing: number, most: number) {
+  const { stage, costing, only } = maker;
+  const found: { draft: Draft; least: number }[] = [];
   for (const generator of GENERATORS) {
     for (const made of drafts(generator, stage, parts)) {
       if (!only(made.via)) continue;
       const draft = stage.align === 1 ? mirrored(stage, made) : made;
-      if (costing.least(draft, missing) - held(maker, draft.via) >= weight(maker, choice)) continue;
-      const placed = finish(stage, draft);
-      if (!placed || placed.length === 0) continue;
-      const cost = costing.of(draft, placed);
-      const next = { placed, via: draft.via, cost };
-      if (weight(maker, next) < weight(maker, choice)) choice = next;
+      const least = costing.least(draft, missing) - held(maker, draft.via);
+      if (least < most) found.push({ draft, least });
     }
   }
-  return choice;
+  return found.sort((a, b) => a.least - b.least);
 }
 
 const wordsThatMustStay = ({ headline, cta, above, details }: Parts): string[] =>

@@ -69,6 +69,19 @@ export class Stage {
     this.unit = Math.max(1.04 * this.floor, 0.022 * this.extent + 5);
   }
 
+  private readonly made = new WeakMap<object, { by: readonly number[]; result: unknown }[]>();
+
+  /** What is made of the same thing with the same measures is made once for all drafts of this placement. */
+  once<T>(of: object, by: readonly number[], make: () => T): T {
+    let list = this.made.get(of);
+    if (!list) this.made.set(of, (list = []));
+    const known = list.find((one) => one.by.every((value, i) => value === by[i]));
+    if (known) return known.result as T;
+    const result = make();
+    list.push({ by, result });
+    return result;
+  }
+
   /**
    * How much larger than the running text something was composed that is neither headline nor running text,
    * like a second headline or a price; 1 for running text.

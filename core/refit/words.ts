@@ -146,7 +146,7 @@ const footLine: WordLayout = (room) => {
   const { parts } = room;
   const foot = footRow(room);
   if (!foot) return undefined;
-  return underHead(room, foot.usesLast ? parts.details.slice(0, -1) : parts.details, foot.block);
+  return underHead(room, foot.usesLast ? withoutLast(parts.details) : parts.details, foot.block);
 };
 
 /** Call to action opposite the logo, or opposite the last line (a date, a place) when the logo is elsewhere. */
@@ -166,6 +166,15 @@ export function footRow(room: WordRoom): { block: Block; usesLast: boolean } | u
   const set = setAt(last.paragraph, room.size, room.width - right.width - gap, 1);
   const block = set && ends(textBlock(last, set), right, room.width, gap);
   return block && { block, usesLast: true };
+}
+
+const shortened = new WeakMap<readonly Item[], readonly Item[]>();
+
+/** The same list for the same list, so that what was made of it is found again. */
+export function withoutLast(details: readonly Item[]): readonly Item[] {
+  let shorter = shortened.get(details);
+  if (!shorter) shortened.set(details, (shorter = details.slice(0, -1)));
+  return shorter;
 }
 
 /** The last line, when it is none of a list: a date, a place. */
@@ -254,7 +263,7 @@ export const apart: WordLayout = (room) => {
   const foot = row?.block ?? footStack(room);
   if (!foot) return undefined;
   const gap = groupGap(room);
-  const details = row?.usesLast ? parts.details.slice(0, -1) : parts.details;
+  const details = row?.usesLast ? withoutLast(parts.details) : parts.details;
   const top = underHead({ ...room, height: room.height - foot.height - gap }, details, undefined);
   return top && topAndBottom(top, foot, room.height, gap);
 };
