@@ -31,11 +31,16 @@ export function* pictureAbove(stage: Stage, parts: Parts, size: number): Generat
     for (const [name, layout] of Object.entries(wordLayouts)) {
       const spread = name === "head and foot";
       if (spread && stage.ratio > TOWER) continue;
+      let higher: Block | undefined;
       for (const share of spread ? TOWER_SHARES : SHARES) {
         const top = Math.max(share * stage.frame.height + stage.padding, stage.kept.y);
         const region = between(stage.kept.x, top, stage.rightEdge, stage.bottomEdge);
+        // What fits into less room than it had is what would come out again, but for words that fill their room.
+        if (higher && !spread && higher.height <= region.height) continue;
         const block = layout(roomIn(stage, inPanel, region, size));
-        if (!block) continue;
+        // And what does not fit into more room does not fit into less.
+        if (!block) break;
+        higher = block;
         const y = bottom(region) - block.height;
         yield {
           via: `picture above, ${name}`,

@@ -93,7 +93,7 @@ function best(stage: Stage, only: (via: string) => boolean): Choice {
     seen: stage.resolved.piece.shown?.[stage.placement.id],
   };
   let choice: Choice = { placed: [], via: NOTHING_FITS, cost: { ...NO_COST, leftOut: Infinity } };
-  for (let count = 0; count <= order.length; count++) {
+  for (let count = 0; count <= order.length; count += stepAt(order.length - count)) {
     const dropped = new Set(order.slice(0, count).flatMap((group) => group.map((node) => node.id)));
     const missing = costing.missing((id) => dropped.has(id));
     if (missing - HYSTERESIS >= weight(maker, choice)) break;
@@ -107,6 +107,9 @@ function best(stage: Stage, only: (via: string) => boolean): Choice {
   }
   return { ...choice, placed: withLocalPlaces(stage, onTheirGround(stage, choice.placed)) };
 }
+
+/** One after another, but of a great many some at a time: most of them cannot be had anyway. */
+const stepAt = (left: number): number => Math.max(1, Math.floor(left / 6));
 
 /** What all candidates of one placement are made and weighed with. */
 interface Maker {
