@@ -16,7 +16,7 @@ import { TEXT_ALONE, type Stage } from "./stage";
  */
 
 /** What it costs to leave a node out, by its importance 1..5. Our own weighing, set by eye. */
-const LEFT_OUT = [0, 0.16, 0.34, 0.8, 1.3, 6] as const;
+const LEFT_OUT = [0, 0.3, 0.42, 0.8, 1.3, 6] as const;
 /** A ruling headline inks its bounding box over this share of the frame. Common practice: about half the weight. */
 const RULING_SHARE = 0.15;
 const RULING_SHARE_ALONE = 0.34;

@@ -14,6 +14,9 @@ const props = defineProps<{
 }>();
 
 const margins = computed(() => outside(props.placement));
+/** As large as the name fits on its area; letters are about half as wide as high. */
+const labelSize = ({ by, width, height }: Placement["covered"][number]): number =>
+  Math.min(props.placement.width / 18, height * 0.6, (1.7 * width) / by.length);
 const stroke = computed(() => props.placement.width / 160);
 </script>
 
@@ -26,7 +29,7 @@ const stroke = computed(() => props.placement.width / 160);
         <text
           :x="part.x + part.width / 2"
           :y="part.y + part.height / 2"
-          :font-size="Math.min(placement.width / 18, part.height * 0.6)"
+          :font-size="labelSize(part)"
         >
           {{ part.by }}
         </text>
