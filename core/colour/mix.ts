@@ -2,7 +2,8 @@ import { converter, formatHex, interpolate, toGamut } from "culori";
 import { contrast, type Hex } from "./colour";
 
 const toOklch = converter("oklch");
-const chromaOf = (hex: Hex): number => toOklch(hex)?.c ?? 0;
+/** In Oklch: 0 is grey, the strongest colours of a screen come to about 0.3. */
+export const chromaOf = (hex: Hex): number => toOklch(hex)?.c ?? 0;
 const intoGamut = toGamut("rgb", "oklch");
 
 /**

@@ -107,32 +107,43 @@ export type Frame = z.infer<typeof Frame>;
 
 export const Slide = z.object({ message: z.record(SlotName, Filling) });
 
-export const Piece = z
-  .object({
-    format: z.literal("zestcrate/piece"),
-    version: z.literal(1),
-    id: z.string().min(1).max(80),
-    kind: z.enum(["post", "carousel", "story", "ad"]),
-    title: z.string().min(1).max(LIMITS.title),
-    brand: z.string().min(1),
-    /** BCP 47: how the words are broken, cased and shaped. */
-    language: z
-      .string()
-      .regex(/^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$/, "a language is written like en or pt-BR")
-      .optional(),
-    lead: z.string().min(1),
-    /** Output pixels of the lead size when the arrangement was composed; absent for a shipped placement. */
-    frame: Frame.optional(),
-    message: z.record(SlotName, Filling),
-    arrangement: z.array(Node).max(LIMITS.nodes),
-    spread: Spread.default({}),
-    sizes: z.array(Size).max(LIMITS.sizes),
-    /** How each placement was laid out when last seen: words that change a little do not turn it over. */
-    shown: z.record(z.string(), z.string().max(80)).optional(),
-    slides: z.array(Slide).optional(),
-  })
-  .superRefine(checkReferences);
+const PieceBody = z.object({
+  format: z.literal("zestcrate/piece"),
+  version: z.literal(1),
+  id: z.string().min(1).max(80),
+  kind: z.enum(["post", "carousel", "story", "ad"]),
+  title: z.string().min(1).max(LIMITS.title),
+  brand: z.string().min(1),
+  /** BCP 47: how the words are broken, cased and shaped. */
+  language: z
+    .string()
+    .regex(/^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$/, "a language is written like en or pt-BR")
+    .optional(),
+  lead: z.string().min(1),
+  /** Output pixels of the lead size when the arrangement was composed; absent for a shipped placement. */
+  frame: Frame.optional(),
+  message: z.record(SlotName, Filling),
+  arrangement: z.array(Node).max(LIMITS.nodes),
+  spread: Spread.default({}),
+  sizes: z.array(Size).max(LIMITS.sizes),
+  /** How each placement was laid out when last seen: words that change a little do not turn it over. */
+  shown: z.record(z.string(), z.string().max(80)).optional(),
+  slides: z.array(Slide).optional(),
+});
+
+export const Piece = PieceBody.superRefine(checkReferences);
 export type Piece = z.infer<typeof Piece>;
+
+/** What a design is without a brand and a name of its own: what templates hold. */
+export const Design = PieceBody.pick({
+  kind: true,
+  lead: true,
+  frame: true,
+  message: true,
+  arrangement: true,
+  sizes: true,
+}).superRefine(checkReferences);
+export type Design = z.infer<typeof Design>;
 
 /** Node names are unique, and `on` names another node and never leads back to itself. */
 function checkReferences(piece: { arrangement: Node[] }, context: z.RefinementCtx): void {

@@ -26,32 +26,42 @@ const TOWER = 0.62;
 export function* pictureAbove(stage: Stage, parts: Parts, size: number): Generator<Draft> {
   if (!hasMedia(parts)) return;
   for (const onMedia of parts.logo && parts.photos.length > 0 ? [true, false] : [false]) {
-    const { logo, ...bare } = parts;
-    const inPanel = onMedia ? bare : { ...bare, ...(logo ? { logo } : {}) };
-    for (const [name, layout] of Object.entries(wordLayouts)) {
-      const spread = name === "head and foot";
-      if (spread && stage.ratio > TOWER) continue;
-      let higher: Block | undefined;
-      for (const share of spread ? TOWER_SHARES : SHARES) {
-        const top = Math.max(share * stage.frame.height + stage.padding, stage.kept.y);
-        const region = between(stage.kept.x, top, stage.rightEdge, stage.bottomEdge);
-        // What fits into less room than it had is what would come out again, but for words that fill their room.
-        if (higher && !spread && higher.height <= region.height) continue;
-        const block = layout(roomIn(stage, inPanel, region, size));
-        // And what does not fit into more room does not fit into less.
-        if (!block) break;
-        higher = block;
-        const y = bottom(region) - block.height;
-        yield {
-          via: `picture above, ${name}`,
-          parts,
-          words: block.place(region.x, y),
-          media: between(0, 0, stage.frame.width, y - stage.padding),
-          logoOnMedia: onMedia,
-          change:
-            (parts.mediaFirst ? 0 : 1) + (onMedia === parts.logoOnMedia ? 0 : 0.5) + wide(stage),
-        };
-      }
+    const { logo: _logo, ...bare } = parts;
+    for (const block of blocksBelow(stage, onMedia ? bare : parts, size)) {
+      const y = stage.bottomEdge - block.height;
+      yield {
+        via: `picture above, ${block.name}`,
+        parts,
+        words: block.place(stage.kept.x, y),
+        media: between(0, 0, stage.frame.width, y - stage.padding),
+        logoOnMedia: onMedia,
+        change:
+          (parts.mediaFirst ? 0 : 1) + (onMedia === parts.logoOnMedia ? 0 : 0.5) + wide(stage),
+      };
+    }
+  }
+}
+
+/** The words in every layout, in the room that pictures of several heights leave them. */
+function* blocksBelow(
+  stage: Stage,
+  parts: Parts,
+  size: number,
+): Generator<Block & { name: string }> {
+  for (const [name, layout] of Object.entries(wordLayouts)) {
+    const spread = name === "head and foot";
+    if (spread && stage.ratio > TOWER) continue;
+    let higher: Block | undefined;
+    for (const share of spread ? TOWER_SHARES : SHARES) {
+      const top = Math.max(share * stage.frame.height + stage.padding, stage.kept.y);
+      const region = between(stage.kept.x, top, stage.rightEdge, stage.bottomEdge);
+      // What fits into less room than it had is what would come out again, but for words that fill their room.
+      if (higher && !spread && higher.height <= region.height) continue;
+      const block = layout(roomIn(stage, parts, region, size));
+      // And what does not fit into more room does not fit into less.
+      if (!block) break;
+      higher = block;
+      yield { ...block, name };
     }
   }
 }

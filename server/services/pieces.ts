@@ -116,9 +116,10 @@ export class Pieces {
       await this.checkAgainstStore(tx, edit);
       const current = { ...edit, was: now } as Edit;
       const edited = applyEdit(row.document, current);
-      await this.save(tx, row.document, row.revision, shown ? { ...edited, shown } : edited);
+      const after = shown ? { ...edited, shown } : edited;
+      await this.save(tx, row.document, row.revision, after);
       // What another window wrote stays a step of its own, so that undo brings it back.
-      await this.remember(tx, id, current, !force);
+      await this.remember(tx, row.document, after, current, !force);
       return answer(tx, id);
     });
     this.events.announce(id, result.revision);
@@ -161,8 +162,9 @@ export class Pieces {
     for (const { document, revision } of rows) {
       if (document.brand === brand) continue;
       const { edit, notes } = redress(document, kits.get(document.brand) ?? to, to);
-      await this.save(tx, document, revision, applyEdit(document, edit));
-      await this.remember(tx, document.id, edit, false);
+      const after = applyEdit(document, edit);
+      await this.save(tx, document, revision, after);
+      await this.remember(tx, document, after, edit, false);
       dressed.push({ id: document.id, title: document.title, notes });
     }
     return { pieces: dressed };
@@ -194,7 +196,9 @@ export class Pieces {
         .limit(1);
       if (!entry) return answer(tx, id);
       const change = forward ? entry.edit : invertEdit(entry.edit);
-      await this.save(tx, row.document, row.revision, applyEdit(row.document, change));
+      const shown = (forward ? entry.shownAfter : entry.shownBefore) ?? undefined;
+      const stepped = { ...applyEdit(row.document, change), shown };
+      await this.save(tx, row.document, row.revision, stepped);
       await tx.update(edits).set({ undone: !forward }).where(eq(edits.id, entry.id));
       return answer(tx, id);
     });
@@ -224,7 +228,8 @@ export class Pieces {
 
   private async remember(
     tx: Transaction,
-    piece: string,
+    { id: piece, shown: shownBefore }: Piece,
+    { shown: shownAfter }: Piece,
     edit: Edit,
     mayJoin: boolean,
   ): Promise<void> {
@@ -238,8 +243,9 @@ export class Pieces {
     const at = this.around.now().getTime();
     const joined =
       mayJoin && last && at - last.at < JOIN_WITHIN ? joinEdits(last.edit, edit) : undefined;
-    if (joined) await tx.update(edits).set({ edit: joined, at }).where(eq(edits.id, last!.id));
-    else await tx.insert(edits).values({ piece, edit, at });
+    if (joined) {
+      await tx.update(edits).set({ edit: joined, at, shownAfter }).where(eq(edits.id, last!.id));
+    } else await tx.insert(edits).values({ piece, edit, at, shownBefore, shownAfter });
   }
 
   private created(): string {

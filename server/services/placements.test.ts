@@ -161,5 +161,9 @@ describe("the sizes of a piece over HTTP", () => {
     expect(body.piece.shown).to.deep.equal(shown);
     const undone = await server.ask("POST", `${path}/undo`);
     expect(undone.body.piece.message.headline.text).to.equal("Boats at rest");
+    // What was shown goes back and forth with the words, so that undo shows what was there.
+    expect(undone.body.piece.shown).to.equal(undefined);
+    const redone = await server.ask("POST", `${path}/redo`);
+    expect(redone.body.piece.shown).to.deep.equal(shown);
   });
 });

@@ -91,6 +91,9 @@ export const edits = sqliteTable(
       .notNull()
       .references(() => pieces.id, { onDelete: "cascade" }),
     edit: text("edit", { mode: "json" }).$type<Edit>().notNull(),
+    /** How the sizes were laid out before and after; they go back and forth with the edit. */
+    shownBefore: text("shown_before", { mode: "json" }).$type<Piece["shown"]>(),
+    shownAfter: text("shown_after", { mode: "json" }).$type<Piece["shown"]>(),
     undone: integer("undone", { mode: "boolean" }).notNull().default(false),
     at: real("at").notNull(),
   },

@@ -26,7 +26,10 @@ describe("the sizes of a piece", () => {
     expect(await page.locator(".channel h3").first().textContent()).to.equal("Photo feed");
     const width = async (name: string) => (await size(name).locator("canvas").boundingBox())!.width;
     expect(await width("Photo feed, tall")).to.equal(await width("Photo feed, square"));
-    const [link, post] = [await width("Link picture (Open Graph)"), await width("Photo feed, square")];
+    const [link, post] = [
+      await width("Link picture (Open Graph)"),
+      await width("Photo feed, square"),
+    ];
     expect(link / post).to.be.closeTo(1200 / 1080, 0.02);
   });
 

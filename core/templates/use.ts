@@ -1,0 +1,127 @@
+import { brandSpreads, type Brand } from "../brand";
+import { chromaOf, hexOf, luminance, type Spread } from "../colour";
+import type { FileId } from "../files";
+import { Piece, type Filling } from "../piece";
+import type { Mood, Template } from "./template";
+
+/** What a piece is to say and show: words by slot, and pictures in the order of importance. */
+export interface Wanted {
+  id: string;
+  title: string;
+  /** Without any words the template's own sample is shown. */
+  words: Readonly<Record<string, string>>;
+  pictures: readonly FileId[];
+}
+
+/** A new piece of a template in a brand. Words that the template has no place for are kept in the message. */
+export function pieceOf(template: Template, brand: Brand, wanted: Wanted): Piece {
+  const { design, mood } = template;
+  return Piece.parse({
+    format: "zestcrate/piece",
+    version: 1,
+    id: wanted.id,
+    title: wanted.title,
+    brand: brand.id,
+    ...design,
+    spread: spreadFor(brand, mood),
+    message: { ...wordsOf(template, wanted.words), ...picturesOf(template, wanted.pictures) },
+  });
+}
+
+/** The first of a brand's spreads on such a ground; its first at all where there is none. */
+export function spreadFor(brand: Brand, mood: Mood): Spread {
+  const all = brandSpreads(brand);
+  return all.find((spread) => isMood(brand, spread, mood)) ?? all[0] ?? {};
+}
+
+/** By eye: luminances of grounds that look dark or light, and the chroma from which one looks bright. */
+const DARK = 0.16;
+const LIGHT = 0.55;
+const COLOURFUL = 0.09;
+
+function isMood(brand: Brand, { backdrop }: Spread, mood: Mood): boolean {
+  const hex = hexOf(brand.colours, backdrop ?? "");
+  if (!hex) return false;
+  const bright = luminance(hex);
+  const colourful = chromaOf(hex) >= COLOURFUL && bright >= DARK;
+  if (mood === "bright") return colourful;
+  return !colourful && (mood === "dark" ? bright < DARK : bright > LIGHT);
+}
+
+function wordsOf({ design, fixed }: Template, given: Wanted["words"]): Record<string, Filling> {
+  const nothing = Object.values(given).every((text) => text.trim() === "");
+  if (nothing) return design.message;
+  const words = spreadOut(Object.keys(design.message), given);
+  const own = Object.entries(design.message).map(([slot, sample]): [string, Filling] => [
+    slot,
+    fixed.includes(slot) ? sample : { text: words[slot] ?? "" },
+  ]);
+  const kept = Object.entries(words).filter(([slot, text]) => !(slot in design.message) && text);
+  return Object.fromEntries([
+    ...own,
+    ...kept.map(([slot, text]): [string, Filling] => [slot, { text }]),
+  ]);
+}
+
+/** Slots that stand for each other where a template has only one of them; the ruling words come first. */
+const RULING = ["headline", "quote", "figure"];
+const SAYING = ["support", "body", "date", "place"];
+
+/**
+ * Words in the slots that a template has: a quote may be its headline, the points of a list its steps, and what has
+ * no slot of its own goes under the support as long as that is free.
+ */
+function spreadOut(slots: readonly string[], given: Wanted["words"]): Record<string, string> {
+  const words: Record<string, string> = Object.fromEntries(
+    Object.entries(given).filter(([, text]) => text.trim() !== ""),
+  );
+  moveIntoFree(words, slots, RULING);
+  moveIntoFree(words, slots, SAYING);
+  intoSteps(words, slots);
+  return words;
+}
+
+function moveIntoFree(
+  words: Record<string, string>,
+  slots: readonly string[],
+  alike: readonly string[],
+): void {
+  for (const slot of alike) {
+    if (!words[slot] || slots.includes(slot)) continue;
+    const free = alike.find((other) => slots.includes(other) && !words[other]);
+    if (!free) continue;
+    words[free] = words[slot];
+    delete words[slot];
+  }
+}
+
+const POINT = /^\s*(?:[-•*]|\d+[.)])\s+/;
+
+export const pointsOf = (list: string): string[] =>
+  list
+    .split("\n")
+    .map((line) => line.replace(POINT, "").trim())
+    .filter(Boolean);
+
+function intoSteps(words: Record<string, string>, slots: readonly string[]): void {
+  const steps = slots.filter((slot) => slot.startsWith("step-"));
+  if (!words.list || slots.includes("list") || steps.length === 0) return;
+  const points = pointsOf(words.list);
+  if (points.length > steps.length) return;
+  points.forEach((point, i) => {
+    words[steps[i]!] = point;
+    words[`number-${i + 1}`] = String(i + 1);
+  });
+  delete words.list;
+}
+
+/** The slots of a template that pictures fill, in its own order. */
+export const pictureSlots = ({ design }: Template): string[] =>
+  design.arrangement.flatMap(({ kind, role, slot }) =>
+    kind === "picture" && role !== "logo" && slot ? [slot] : [],
+  );
+
+function picturesOf(template: Template, pictures: readonly FileId[]): Record<string, Filling> {
+  const slots = pictureSlots(template).slice(0, pictures.length);
+  return Object.fromEntries(slots.map((slot, i) => [slot, { picture: pictures[i]! }]));
+}
