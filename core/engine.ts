@@ -86,6 +86,17 @@ export function withLead(
   return recomposed(piece, makeScene(piece, brand, placement, sources).layout);
 }
 
+/**
+ * A piece that was begun from a template, whose lead was composed for other words: where these break a rule there,
+ * the lead is laid out anew for them.
+ */
+export function begun(piece: Piece, brand: Brand, placement: Placement, sources: Sources): Piece {
+  const resolved = resolve(piece, brand, placement.id, sources);
+  const target = withHouseMargin(placement, brand);
+  if (!breaksRule(refit(resolved, target))) return piece;
+  return recomposed(piece, refit(resolved, target, { anew: true }));
+}
+
 /** “picture above, stack” and “picture above, foot line” are of one kind. */
 const kindOf = (via: string): string => via.split(",")[0]!;
 

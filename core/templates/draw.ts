@@ -1,4 +1,4 @@
-import type { Design} from "../piece";
+import type { Design } from "../piece";
 import { type Node, type Role, type Style } from "../piece";
 import { placementById } from "../placements";
 import { Template } from "./template";

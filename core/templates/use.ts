@@ -51,7 +51,7 @@ function isMood(brand: Brand, { backdrop }: Spread, mood: Mood): boolean {
 function wordsOf({ design, fixed }: Template, given: Wanted["words"]): Record<string, Filling> {
   const nothing = Object.values(given).every((text) => text.trim() === "");
   if (nothing) return design.message;
-  const words = spreadOut(Object.keys(design.message), given);
+  const words = placedWords({ design }, given);
   const own = Object.entries(design.message).map(([slot, sample]): [string, Filling] => [
     slot,
     fixed.includes(slot) ? sample : { text: words[slot] ?? "" },
@@ -71,7 +71,11 @@ const SAYING = ["support", "body", "date", "place"];
  * Words in the slots that a template has: a quote may be its headline, the points of a list its steps, and what has
  * no slot of its own goes under the support as long as that is free.
  */
-function spreadOut(slots: readonly string[], given: Wanted["words"]): Record<string, string> {
+export function placedWords(
+  { design }: Pick<Template, "design">,
+  given: Wanted["words"],
+): Record<string, string> {
+  const slots = Object.keys(design.message);
   const words: Record<string, string> = Object.fromEntries(
     Object.entries(given).filter(([, text]) => text.trim() !== ""),
   );

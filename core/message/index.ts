@@ -1,0 +1,2 @@
+export { slotHints, slotName, type SlotHint } from "./slots";
+export { sortMessage, wordsOf, type SortedLine } from "./sort";

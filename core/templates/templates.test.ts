@@ -1,0 +1,172 @@
+import { readdirSync, readFileSync } from "node:fs";
+import { join } from "node:path";
+import { expect } from "chai";
+import { fileId } from "../../server/files/hash";
+import { sourcesFor } from "../../tests/support/case-sources";
+import { demoBrand, demoFolder } from "../../tests/support/demo";
+import type { Brand } from "../brand";
+import { begun, makeScene } from "../engine";
+import { makeBrand } from "../kit";
+import { isText } from "../piece";
+import { catalogue, placementById, type Placement } from "../placements";
+import { check } from "../preflight";
+import type { Sources } from "../resolve";
+import { fitting, pieceOf, pictureSlots, shippedTemplates, type Template } from "./index";
+
+const folder = join(demoFolder, "quillmere/pictures");
+const PICTURES = readdirSync(folder)
+  .filter((name) => name.endsWith(".jpg"))
+  .map((name) => fileId(readFileSync(join(folder, name))));
+
+const testBrand = (id: string, colours: [name: string, hex: string, role: string][]): Brand =>
+  makeBrand(
+    id,
+    {
+      name: id,
+      colours: colours.map(([name, hex, role]) => ({ name, hex, role }) as never),
+      headline: { shelf: "vollkorn" },
+      text: { shelf: "alegreya-sans" },
+    },
+    undefined,
+  )!;
+
+/** The demo's brands, one in black and white, and one with three loud colours. */
+const BRANDS = [
+  demoBrand("quillmere"),
+  demoBrand("saltlight"),
+  testBrand("plain", [
+    ["Black", "#000000", "primary"],
+    ["White", "#FFFFFF", "paper"],
+  ]),
+  testBrand("loud", [
+    ["Magenta", "#E6007E", "primary"],
+    ["Yellow", "#FFE600", "accent"],
+    ["Green", "#00A651", "secondary"],
+  ]),
+];
+
+/** Other words in every slot that a template has: a word or two, or twice as many as the sample. */
+function otherWords({ design }: Template, length: "short" | "long"): Record<string, string> {
+  return Object.fromEntries(
+    Object.entries(design.message).flatMap(([slot, filling]) => {
+      if (!isText(filling)) return [];
+      const { text } = filling;
+      const [first = "Now"] = text.split(/\s+/);
+      const long = text.length < 8 ? text : `${text} and ${text.toLowerCase()}`;
+      return [[slot, length === "short" ? first : long]];
+    }),
+  );
+}
+
+const piece = (
+  template: Template,
+  brand: Brand,
+  words: Record<string, string> = {},
+  pictures = PICTURES,
+) => pieceOf(template, brand, { id: template.id, title: template.name, words, pictures });
+
+/** One placement of each shape; the sample of each template is held against all of them. */
+const SHAPES = [
+  "story",
+  "photo-feed-tall",
+  "photo-feed-square",
+  "community-link",
+  "pinboard-tall",
+  "microblog-header",
+  "ad-medium-rectangle",
+  "ad-leaderboard",
+  "ad-wide-skyscraper",
+].map(placementById);
+
+/** A profile picture is no place for a message. */
+const PLACES = catalogue.placements.filter(({ use }) => use !== "profile");
+
+describe("the templates", () => {
+  let sources: Sources;
+  before(async () => {
+    const entries = BRANDS.flatMap((brand) =>
+      shippedTemplates.map((template) => ({ piece: piece(template, brand), brand })),
+    );
+    sources = await sourcesFor(entries);
+  });
+
+  it("are many, for every purpose and look, in every kind", () => {
+    expect(shippedTemplates.length).to.be.at.least(36);
+    expect(new Set(shippedTemplates.map(({ id }) => id)).size).to.equal(shippedTemplates.length);
+    const all = (of: (template: Template) => readonly string[]) =>
+      new Set(shippedTemplates.flatMap(of));
+    expect(all(({ purposes }) => purposes).size).to.equal(18);
+    expect(all(({ looks }) => looks).size).to.equal(12);
+    expect([...all(({ design }) => [design.kind])].sort()).to.deep.equal([
+      "ad",
+      "carousel",
+      "post",
+      "story",
+    ]);
+    expect(Math.max(...shippedTemplates.map((one) => pictureSlots(one).length))).to.equal(5);
+  });
+
+  function brokenIn(
+    template: Template,
+    brand: Brand,
+    words: Record<string, string>,
+    pictures: string[],
+    placements: readonly Placement[],
+  ): string[] {
+    const first = piece(template, brand, words, pictures);
+    const lead = placementById(template.design.lead);
+    const begunWith = begun(first, brand, lead, sources);
+    return [lead, ...placements].flatMap((placement) => {
+      const { layout } = makeScene(begunWith, brand, placement, sources);
+      return check(layout)
+        .filter(({ level }) => level === "must-fix")
+        .map(({ code, node }) => `${template.id} ${brand.id} ${placement.id} ${code} ${node}`);
+    });
+  }
+
+  for (const brand of BRANDS) {
+    it(`break no rule in ${brand.id}, in any placement`, () => {
+      const found = shippedTemplates.flatMap((template) =>
+        brokenIn(template, brand, {}, PICTURES, PLACES),
+      );
+      expect(found).to.deep.equal([]);
+    });
+
+    it(`break no rule in ${brand.id} with few words or many, with and without pictures`, () => {
+      const found = shippedTemplates.flatMap((template) =>
+        (["short", "long"] as const).flatMap((length) =>
+          [PICTURES, []].flatMap((pictures) =>
+            brokenIn(template, brand, otherWords(template, length), pictures, SHAPES),
+          ),
+        ),
+      );
+      expect(found).to.deep.equal([]);
+    });
+  }
+
+  it("are told apart by what a message has", () => {
+    const first = (words: Record<string, string>, pictures: string[] = []) =>
+      fitting(shippedTemplates, { words, pictures })
+        .slice(0, 3)
+        .map(({ id }) => id);
+    expect(first({ headline: "Lunch", price: "€ 12", support: "All week" }, PICTURES.slice(0, 1))) //
+      .to.include("price-on-picture");
+    expect(first({ headline: "Pack light", list: "- A\n- B\n- C\n- D\n- E" })).to.include(
+      "five-points",
+    );
+    expect(first({ quote: "“I stayed for the autumn.”", author: "Ida" })).to.include("said-aloud");
+    expect(first({ figure: "73 %", headline: "of our guests come back within a year" })) //
+      .to.include("one-figure");
+    expect(first({ headline: "What a summer" }, PICTURES.slice(0, 3))[0]).to.equal("three-views");
+  });
+
+  it("lose no words: what has no place stays in the message", () => {
+    const words = { headline: "Open", price: "€ 9", site: "quillmere.example" };
+    const template = shippedTemplates.find(({ id }) => id === "half-and-half")!;
+    const { message } = piece(template, BRANDS[0]!, words);
+    expect(message).to.deep.include({
+      price: { text: "€ 9" },
+      site: { text: "quillmere.example" },
+    });
+  });
+});
