@@ -35,7 +35,8 @@ function checkOverlaps({ placed }: Layout): Finding[] {
 
 /** What is turned together is compared as it stands before the turn. */
 function touch(a: Placed, b: Placed): boolean {
-  const together = a.turn !== 0 && a.turn === b.turn && a.about === b.about;
+  const about = (item: Placed) => `${item.about?.x} ${item.about?.y}`;
+  const together = a.turn !== 0 && a.turn === b.turn && about(a) === about(b);
   const upright = (item: Placed) => inkOf(together ? { ...item, turn: 0 } : item);
   return overlaps(upright(a), upright(b));
 }

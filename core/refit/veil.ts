@@ -1,4 +1,4 @@
-import { contrastNeeded, luminance, luminanceContrast } from "../colour";
+import { contrastNeeded, luminance, luminanceContrast, type Hex } from "../colour";
 import { area, between, bottom, inset, intersect, overlaps, right, type Box } from "../geometry";
 import { groundBehind, veiled } from "./ground";
 import type { Placed, Veil } from "./layout";
@@ -56,13 +56,13 @@ const hides = (item: Placed, ink: Box): boolean =>
   area(intersect(item.box, ink)) > 0.98 * area(ink);
 
 function veilFor(stage: Stage, picture: Placed, claims: Claim[]): Veil | undefined {
-  const hex = stage.ground;
+  const hex = veilColour(stage, claims);
   const over = luminance(hex);
   // A thing that would not be read on the veil's own colour gets nothing from it.
   const helped = claims.filter(
     ({ own, needed }) => luminanceContrast(own, over) >= needed * SAFETY,
   );
-  const alpha = Math.max(0, ...helped.map((claim) => leastAlpha(stage, picture, claim)));
+  const alpha = Math.max(0, ...helped.map((claim) => leastAlpha(picture, claim, hex)));
   const strength =
     helped.length > 0 ? Math.max(alpha, stage.resolved.brand.defaults.plateStrength) : 0;
   if (strength === 0) return undefined;
@@ -70,10 +70,21 @@ function veilFor(stage: Stage, picture: Placed, claims: Claim[]): Veil | undefin
   return { hex, alpha: strength, ...shapeOf(stage, picture.box, inset(inks, -REACH * stage.unit)) };
 }
 
-function leastAlpha(stage: Stage, picture: Placed, { ink, own, needed }: Claim): number {
-  const tone = groundBehind(intersect(ink, picture.box), [picture], stage.ground);
+/** The ground's own colour, or the first of the brand's on which more can be read. */
+function veilColour(stage: Stage, claims: readonly Claim[]): Hex {
+  const reads = (hex: Hex): number => {
+    const over = luminance(hex);
+    return claims.filter(({ own, needed }) => luminanceContrast(own, over) >= needed * SAFETY)
+      .length;
+  };
+  const colours = stage.resolved.brand.colours.map(({ hex }) => hex);
+  return colours.reduce((best, hex) => (reads(hex) > reads(best) ? hex : best), stage.ground);
+}
+
+function leastAlpha(picture: Placed, { ink, own, needed }: Claim, hex: Hex): number {
+  const tone = groundBehind(intersect(ink, picture.box), [picture], hex);
   const reads = (alpha: number): boolean => {
-    const { darkest, lightest } = veiled(tone, stage.ground, alpha);
+    const { darkest, lightest } = veiled(tone, hex, alpha);
     const least = Math.min(luminanceContrast(own, darkest), luminanceContrast(own, lightest));
     return least >= needed * SAFETY;
   };

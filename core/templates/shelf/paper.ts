@@ -24,7 +24,7 @@ export const paper = [
         on: "plate",
         style: { colour: "on-plate", align: "centre" },
       }),
-      headline([100, 680, 880, 190], 110, "Bring your bicycle to the bridge"),
+      headline([100, 680, 880, 190], 110, "Bring your bicycle to the bridge", { keep: undefined }),
       words("support", [100, 912, 560, 60], 38, "Free checks from ten to four"),
       logo([740, 906, 240, 74]),
     ],

@@ -70,6 +70,7 @@ export const typographic = [
     [
       words("figure", [100, 110, 880, 420], 420, "73 %", { keep: "always" }),
       headline([100, 590, 800, 160], 76, "of our guests come back within a year", {
+        keep: undefined,
         style: { colour: "support" },
       }),
       words("byline", [100, 900, 560, 40], 32, "Our own count, 2,140 guests", { slot: "author" }),
@@ -88,7 +89,7 @@ export const typographic = [
     [
       words("kicker", [64, 290, 800, 44], 44, "Only this week"),
       words("figure", [64, 370, 952, 560], 620, "3", { keep: "always" }),
-      headline([64, 980, 940, 280], 150, "days left to sign up"),
+      headline([64, 980, 940, 280], 150, "days left to sign up", { keep: undefined }),
       words("support", [64, 1300, 900, 60], 44, "Courses begin on the second of March"),
       words("cta", [64, 1460, 460, 100], 42, "Get a place"),
     ],
