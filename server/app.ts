@@ -18,8 +18,10 @@ import { addPlacementRoutes } from "./routes/placements";
 import { addSpecimenRoutes } from "./routes/specimens";
 import { addSchemaRoutes } from "./routes/schemas";
 import { refuseStrangers } from "./routes/origin";
+import { addTemplateRoutes } from "./routes/templates";
 import { serveWeb } from "./routes/web";
 import { Batches } from "./services/batches";
+import { Beginnings } from "./services/beginnings";
 import { Deliveries } from "./services/deliveries";
 import { Kits } from "./services/kits";
 import { Library } from "./services/library";
@@ -29,6 +31,7 @@ import { Refits } from "./services/refits";
 import { Renditions } from "./services/renditions";
 import { Specimens } from "./services/specimens";
 import type { Surroundings } from "./services/services";
+import { Templates } from "./services/templates";
 
 export type App = FastifyInstance;
 export type Routes = ReturnType<typeof typed>;
@@ -42,6 +45,8 @@ export interface Services {
   batches: Batches;
   deliveries: Deliveries;
   refits: Refits;
+  templates: Templates;
+  beginnings: Beginnings;
   renditions: Renditions;
   specimens: Specimens;
 }
@@ -56,6 +61,8 @@ export function makeServices(around: Surroundings): Services {
   const batches = new Batches(around, pieces, library, placements);
   const deliveries = new Deliveries(around, pieces, library, batches, placements);
   const refits = new Refits(around, pieces, library, placements);
+  const templates = new Templates(around, pieces);
+  const beginnings = new Beginnings(around, pieces, library, placements, templates);
   const renditions = new Renditions(around);
   const specimens = new Specimens(around, library);
   return {
@@ -67,6 +74,8 @@ export function makeServices(around: Surroundings): Services {
     batches,
     deliveries,
     refits,
+    templates,
+    beginnings,
     renditions,
     specimens,
   };
@@ -93,6 +102,7 @@ export async function makeApp(services: Services, web?: string): Promise<App> {
     const routes = typed(scope);
     addPieceRoutes(routes, services);
     addPlacementRoutes(routes, services);
+    addTemplateRoutes(routes, services);
     addBrandRoutes(routes, services);
     addLibraryRoutes(routes, services);
     addSpecimenRoutes(routes, services);

@@ -8,6 +8,13 @@ export const router = createRouter({
   routes: [
     { path: "/", name: "crates", component: () => import("./views/CratesView.vue") },
     {
+      path: "/crates/:into/new",
+      name: "new-piece",
+      component: () => import("./views/NewPieceView.vue"),
+      props: true,
+    },
+    { path: "/templates", name: "templates", component: () => import("./views/NewPieceView.vue") },
+    {
       path: "/placements",
       name: "placements",
       component: () => import("./views/PlacementsView.vue"),

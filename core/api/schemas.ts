@@ -6,6 +6,7 @@ import { FileId, PictureFile } from "../files";
 import { Crate, Edit, LIMITS, Piece, SlotName } from "../piece";
 import { Catalogue, Placement } from "../placements";
 import { problemCodes } from "../problem";
+import { Template } from "../templates";
 
 /** Every error's body: the sentence is `message`. */
 export const ProblemAnswer = z.object({ code: z.enum(problemCodes), message: z.string() });
@@ -60,10 +61,32 @@ export const NewCrate = z.object({
   name: z.string().trim().min(1).max(120),
   brand: z.string().min(1),
 });
-export const NewPiece = z.object({
-  from: z.string().min(1),
-  title: z.string().trim().min(1).max(LIMITS.title).optional(),
-});
+const title = z.string().trim().min(1).max(LIMITS.title).optional();
+/** A copy of another piece, or a template with words by slot and pictures in the order of importance. */
+export const NewPiece = z.union([
+  z.object({ from: z.string().min(1), title }),
+  z.object({
+    template: z.string().min(1),
+    words: z.record(SlotName, z.string().max(LIMITS.text)).default({}),
+    pictures: z.array(FileId).max(20).default([]),
+    title,
+  }),
+]);
+export type NewPiece = z.infer<typeof NewPiece>;
+
+/** The templates that can be begun with; `house` names those that the team has made. */
+export const TemplateList = z.object({ templates: z.array(Template), house: z.array(z.string()) });
+export type TemplateList = z.infer<typeof TemplateList>;
+
+/** A piece that is to be a template of the house; `fixed` are slots that keep what the piece says. */
+export const NewTemplate = Template.pick({
+  name: true,
+  purposes: true,
+  looks: true,
+  mood: true,
+  note: true,
+}).extend({ piece: z.string().min(1), fixed: z.array(SlotName).default([]) });
+export type NewTemplate = z.infer<typeof NewTemplate>;
 export const ImportAnswer = z.object({
   brands: z.array(z.string()),
   crates: z.array(z.string()),

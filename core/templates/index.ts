@@ -1,4 +1,4 @@
 export * from "./template";
 export { fitOf, fitting } from "./fit";
 export { shippedTemplates } from "./shelf";
-export { pictureSlots, pieceOf, pointsOf, spreadFor, type Wanted } from "./use";
+export { designOf, moodOf, pictureSlots, pieceOf, pointsOf, spreadFor, type Wanted } from "./use";

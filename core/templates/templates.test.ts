@@ -1,9 +1,6 @@
-import { readdirSync, readFileSync } from "node:fs";
-import { join } from "node:path";
 import { expect } from "chai";
-import { fileId } from "../../server/files/hash";
 import { sourcesFor } from "../../tests/support/case-sources";
-import { demoBrand, demoFolder } from "../../tests/support/demo";
+import { demoBrand, demoPictures } from "../../tests/support/demo";
 import type { Brand } from "../brand";
 import { begun, makeScene } from "../engine";
 import { makeBrand } from "../kit";
@@ -13,10 +10,7 @@ import { check } from "../preflight";
 import type { Sources } from "../resolve";
 import { fitting, pieceOf, pictureSlots, shippedTemplates, type Template } from "./index";
 
-const folder = join(demoFolder, "quillmere/pictures");
-const PICTURES = readdirSync(folder)
-  .filter((name) => name.endsWith(".jpg"))
-  .map((name) => fileId(readFileSync(join(folder, name))));
+const PICTURES = demoPictures();
 
 const testBrand = (id: string, colours: [name: string, hex: string, role: string][]): Brand =>
   makeBrand(

@@ -1,7 +1,7 @@
 import { brandSpreads, type Brand } from "../brand";
 import { chromaOf, hexOf, luminance, type Spread } from "../colour";
 import type { FileId } from "../files";
-import { Piece, type Filling } from "../piece";
+import { isText, Piece, type Design, type Filling } from "../piece";
 import type { Mood, Template } from "./template";
 
 /** What a piece is to say and show: words by slot, and pictures in the order of importance. */
@@ -11,6 +11,16 @@ export interface Wanted {
   /** Without any words the template's own sample is shown. */
   words: Readonly<Record<string, string>>;
   pictures: readonly FileId[];
+}
+
+/** Where a new piece goes when its template does not say more than its own size; common practice. */
+const USUAL = ["photo-feed-tall", "photo-feed-square", "story", "community-link", "microblog-wide"];
+const USUAL_ADS = ["ad-medium-rectangle", "ad-leaderboard", "ad-half-page", "ad-phone-banner"];
+
+function sizesOf({ kind, lead, sizes }: Design): Design["sizes"] {
+  if (sizes.length > 1) return sizes;
+  const usual = kind === "ad" ? USUAL_ADS : USUAL;
+  return [...new Set([lead, ...usual])].map((placement) => ({ placement, changes: {} }));
 }
 
 /** A new piece of a template in a brand. Words that the template has no place for are kept in the message. */
@@ -23,6 +33,7 @@ export function pieceOf(template: Template, brand: Brand, wanted: Wanted): Piece
     title: wanted.title,
     brand: brand.id,
     ...design,
+    sizes: sizesOf(design),
     spread: spreadFor(brand, mood),
     message: { ...wordsOf(template, wanted.words), ...picturesOf(template, wanted.pictures) },
   });
@@ -39,6 +50,12 @@ const DARK = 0.16;
 const LIGHT = 0.55;
 const COLOURFUL = 0.09;
 
+/** The ground that a brand's spread makes. */
+export function moodOf(brand: Brand, spread: Spread): Mood {
+  const whole = { ...brandSpreads(brand)[0], ...spread };
+  return (["bright", "dark"] as const).find((mood) => isMood(brand, whole, mood)) ?? "light";
+}
+
 function isMood(brand: Brand, { backdrop }: Spread, mood: Mood): boolean {
   const hex = hexOf(brand.colours, backdrop ?? "");
   if (!hex) return false;
@@ -54,7 +71,7 @@ function wordsOf({ design, fixed }: Template, given: Wanted["words"]): Record<st
   const words = placedWords({ design }, given);
   const own = Object.entries(design.message).map(([slot, sample]): [string, Filling] => [
     slot,
-    fixed.includes(slot) ? sample : { text: words[slot] ?? "" },
+    fixed.includes(slot) || !isText(sample) ? sample : { text: words[slot] ?? "" },
   ]);
   const kept = Object.entries(words).filter(([slot, text]) => !(slot in design.message) && text);
   return Object.fromEntries([
@@ -128,4 +145,10 @@ export const pictureSlots = ({ design }: Template): string[] =>
 function picturesOf(template: Template, pictures: readonly FileId[]): Record<string, Filling> {
   const slots = pictureSlots(template).slice(0, pictures.length);
   return Object.fromEntries(slots.map((slot, i) => [slot, { picture: pictures[i]! }]));
+}
+
+/** A piece's design as a template of the house: its words are the sample, its pictures stay in their slots. */
+export function designOf(piece: Piece): Design {
+  const { kind, lead, frame, message, arrangement, sizes } = piece;
+  return { kind, lead, ...(frame ? { frame } : {}), message, arrangement, sizes };
 }

@@ -67,6 +67,11 @@ export class RenderPool {
     return this.named("leadTask", task);
   }
 
+  /** A piece that was begun from a template, its lead laid out anew where its words need that. */
+  begun(task: RefitTask): Promise<Piece> {
+    return this.named("begunTask", task);
+  }
+
   /** The worker's other functions; the pool's own types know of the first alone. */
   private named<T>(name: string, task: unknown): Promise<T> {
     return this.pool.run(task as never, { name }) as unknown as Promise<T>;

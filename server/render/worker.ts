@@ -1,7 +1,7 @@
 import { workerData } from "node:worker_threads";
 import type { LayoutChoices } from "../../core/api";
 import type { Brand } from "../../core/brand";
-import { alternatives, withLead } from "../../core/engine";
+import { alternatives, begun, withLead } from "../../core/engine";
 import type { FileId } from "../../core/files";
 import { inOneColour, readPalette, withoutGround, type PaletteReading } from "../../core/palette";
 import type { Piece } from "../../core/piece";
@@ -66,6 +66,12 @@ export async function layoutsTask(task: RefitTask): Promise<LayoutChoices["layou
 export async function leadTask(task: RefitTask): Promise<Piece> {
   const sources = await studio.sources(task.piece, known(task.brand));
   return withLead(task.piece, known(task.brand), task.placement, sources);
+}
+
+/** Also in a thread: a piece that was begun from a template, fitted to its words. */
+export async function begunTask(task: RefitTask): Promise<Piece> {
+  const sources = await studio.sources(task.piece, known(task.brand));
+  return begun(task.piece, known(task.brand), task.placement, sources);
 }
 
 const brands = new Map<string, Brand>();

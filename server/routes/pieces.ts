@@ -17,7 +17,7 @@ import { Id, problems } from "./params";
 
 const OfSize = z.object({ placement: z.string().min(1) });
 
-export function addPieceRoutes(routes: Routes, { pieces, refits }: Services): void {
+export function addPieceRoutes(routes: Routes, { pieces, refits, beginnings }: Services): void {
   const ok = <T extends z.ZodType>(schema: T) => ({ response: { 200: schema, ...problems } });
 
   routes.get(
@@ -51,13 +51,13 @@ export function addPieceRoutes(routes: Routes, { pieces, refits }: Services): vo
     "/api/crates/:id/pieces",
     {
       schema: {
-        summary: "A new piece that starts as a copy of another",
+        summary: "A new piece: a copy of another, or a template with a message",
         params: Id,
         body: NewPiece,
         ...ok(PieceAnswer),
       },
     },
-    ({ params, body }) => pieces.copy(params.id, body.from, body.title),
+    ({ params, body }) => beginnings.begin(params.id, body),
   );
   routes.get(
     "/api/pieces/:id",

@@ -1,5 +1,6 @@
-import { and, asc, desc, eq, inArray, max, sql } from "drizzle-orm";
+import { and, asc, desc, eq, inArray, sql } from "drizzle-orm";
 import type { CrateAnswer, DressAnswer, PieceAnswer } from "../../core/api";
+import type { Brand } from "../../core/brand";
 import { redress } from "../../core/kit";
 import {
   applyEdit,
@@ -76,29 +77,48 @@ export class Pieces {
 
   /** A new piece in a crate that starts as a copy of another; the other is not touched. */
   async copy(crateId: string, from: string, title?: string): Promise<PieceAnswer> {
-    const id = this.around.newId();
-    return this.around.store.write(async (tx) => {
+    return this.addTo(crateId, async (tx, { id, brand, taken }) => {
       const { document } = await mustHave(tx, from);
-      const siblings = await tx.select().from(pieces).where(eq(pieces.crate, crateId));
+      const copied = copyPiece(document, id, freeTitle(title ?? document.title, taken));
+      return dressedFor(tx, brand, copied);
+    });
+  }
+
+  /** A new piece in a crate; `make` gives it its document, in the crate's brand. */
+  async begin(
+    crateId: string,
+    make: (id: string, brand: Brand) => Promise<Piece>,
+  ): Promise<PieceAnswer> {
+    const { read } = this.around.store;
+    const [crate] = await read.select().from(crates).where(eq(crates.id, crateId));
+    if (!crate) throw problem("not-found", { what: "crate", id: crateId });
+    const [kit] = await read.select().from(brands).where(eq(brands.id, crate.brand));
+    const made = await make(this.around.newId(), kit!.document);
+    return this.addTo(crateId, async (tx, { brand, taken }) =>
+      dressedFor(tx, brand, { ...made, title: freeTitle(made.title, taken) }),
+    );
+  }
+
+  private async addTo(
+    crateId: string,
+    make: (
+      tx: Transaction,
+      about: { id: string; brand: string; taken: string[] },
+    ) => Promise<Piece>,
+  ): Promise<PieceAnswer> {
+    return this.around.store.write(async (tx) => {
       const [crate] = await tx.select().from(crates).where(eq(crates.id, crateId));
       if (!crate) throw problem("not-found", { what: "crate", id: crateId });
+      const siblings = await tx.select().from(pieces).where(eq(pieces.crate, crateId));
       const taken = siblings.map((row) => row.document.title);
-      const [last] = await tx
-        .select({ position: max(pieces.position) })
-        .from(pieces)
-        .where(eq(pieces.crate, crateId));
-      await tx.insert(pieces).values({
-        id,
-        crate: crateId,
-        position: (last?.position ?? -1) + 1,
-        document: await dressedFor(
-          tx,
-          crate.brand,
-          copyPiece(document, id, freeTitle(title ?? document.title, taken)),
-        ),
-        created: this.created(),
-      });
-      return answer(tx, id);
+      const position = Math.max(-1, ...siblings.map((row) => row.position)) + 1;
+      const about = { id: this.around.newId(), brand: crate.brand, taken };
+      const document = await make(tx, about);
+      const created = this.created();
+      await tx
+        .insert(pieces)
+        .values({ id: document.id, crate: crateId, position, document, created });
+      return answer(tx, document.id);
     });
   }
 

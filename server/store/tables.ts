@@ -15,6 +15,7 @@ import { Brand } from "../../core/brand";
 import type { PictureFile } from "../../core/files";
 import { Piece, type Edit } from "../../core/piece";
 import { Placement } from "../../core/placements";
+import { Template } from "../../core/templates";
 
 const created = () => text("created").notNull();
 
@@ -159,6 +160,13 @@ export const deliveries = sqliteTable(
   },
   (table) => [index("deliveries_by_piece").on(table.piece)],
 );
+
+/** The house's own templates; those that ship with the program are not stored. */
+export const templates = sqliteTable("templates", {
+  id: text("id").primaryKey(),
+  document: document("document", Template).notNull(),
+  created: created(),
+});
 
 /** What the team has corrected in the shipped placements, and added to them. */
 export const placements = sqliteTable("placements", {

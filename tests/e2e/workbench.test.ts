@@ -263,7 +263,7 @@ describe("the workbench", () => {
     await page.getByText("a.zip cannot be opened as a zip").waitFor();
   });
 
-  it("starts a crate for a brand, and in it a piece from another", async () => {
+  it("starts a crate for a brand, and in it a piece from a template", async () => {
     page = await stage.open("/");
     await page.getByRole("button", { name: "New crate" }).click();
     await page.getByLabel("What is the campaign called?").fill("Winter term");
@@ -271,7 +271,8 @@ describe("the workbench", () => {
     await page.getByRole("button", { name: "Start it" }).click();
     const shelf = page.getByRole("region", { name: "Winter term" });
     await shelf.getByText("Saltlight Swim Club").waitFor();
-    await shelf.getByLabel(/Start a piece from/).selectOption("float-before-lunch");
+    await shelf.getByRole("link", { name: "New piece" }).click();
+    await page.getByRole("button", { name: "Begin with Big words" }).click();
     await page.waitForURL(/\/message$/);
     await page.getByRole("link", { name: "Winter term" }).waitFor();
   });

@@ -6,6 +6,7 @@ import { messagePictures, Piece } from "../../core/piece";
 import type { Sources } from "../../core/resolve";
 import { Typesetter } from "../../core/type";
 import { FolderFiles } from "../../server/files/folders";
+import { fileId } from "../../server/files/hash";
 import { iconLookup } from "../../server/render/icons";
 import { inspectPicture } from "../../server/render/inspect";
 
@@ -54,4 +55,11 @@ async function load(): Promise<Sources> {
     }
   }
   return { typesetter, pictures: (id) => pictures.get(id), icons: iconLookup };
+}
+
+/** The ids of the demo's photographs. */
+export function demoPictures(): FileId[] {
+  const folder = join(demoFolder, "quillmere/pictures");
+  const names = readdirSync(folder).filter((name) => name.endsWith(".jpg"));
+  return names.map((name) => fileId(readFileSync(join(folder, name))));
 }

@@ -21,11 +21,14 @@ import {
   PlacementList,
   ProblemAnswer,
   TableAnswer,
+  TemplateList,
   VariationList,
   type BatchRequest,
   type DeliveryRequest,
   type EditRequest,
   type LogoWish,
+  type NewPiece,
+  type NewTemplate,
   type PlacementFacts,
 } from "../../core/api";
 import { Brand } from "../../core/brand";
@@ -33,6 +36,7 @@ import { PictureFile } from "../../core/files";
 import type { NewBrand } from "../../core/kit";
 import { Piece, type Edit } from "../../core/piece";
 import { Placement } from "../../core/placements";
+import { Template } from "../../core/templates";
 
 /** An answer that was not given: the server's sentence, or why it could not be reached. */
 export class RequestError extends Error {
@@ -97,6 +101,12 @@ export const api = {
     get(Piece, `/api/pieces/${piece}/with-lead?placement=${encodeURIComponent(placement)}`),
   pictures: () => get(PictureList, "/api/pictures"),
   addCrate: (name: string, brand: string) => post(CrateAnswer, "/api/crates", { name, brand }),
+  templates: () => get(TemplateList, "/api/templates"),
+  addTemplate: (wanted: NewTemplate) => post(Template, "/api/templates", wanted),
+  importTemplate: (template: unknown) => post(Template, "/api/templates/import", template),
+  removeTemplate: (id: string) => ask(TemplateList, "DELETE", `/api/templates/${id}`),
+  beginPiece: (crate: string, wanted: NewPiece) =>
+    post(PieceAnswer, `/api/crates/${crate}/pieces`, wanted),
   addPiece: (crate: string, from: string, title?: string) =>
     post(PieceAnswer, `/api/crates/${crate}/pieces`, { from, title }),
   importZip: (file: File) => post(ImportAnswer, "/api/imports", form(file)),

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Download, Shirt } from "@lucide/vue";
+import { Download, Plus, Shirt } from "@lucide/vue";
 import { computed, ref } from "vue";
 import type { CrateAnswer } from "../../core/api";
 import { useLibrary } from "../stores/library";
@@ -10,11 +10,6 @@ const props = defineProps<{ crate: CrateAnswer }>();
 const emit = defineEmits<{ start: [crate: string, from: string] }>();
 
 const library = useLibrary();
-function startFrom(event: Event): void {
-  const from = (event.target as HTMLSelectElement).value;
-  if (from) emit("start", props.crate.id, from);
-}
-
 const dressing = ref(false);
 const brand = computed(() => library.brandById.get(props.crate.brand));
 </script>
@@ -34,6 +29,9 @@ const brand = computed(() => library.brandById.get(props.crate.brand));
         </span>
       </RouterLink>
       <span class="space"></span>
+      <RouterLink class="button" :to="{ name: 'new-piece', params: { into: crate.id } }">
+        <Plus :size="16" aria-hidden="true" /> New piece
+      </RouterLink>
       <button
         v-if="crate.pieces.length > 0 && library.brands.length > 1"
         class="button plain"
@@ -46,17 +44,9 @@ const brand = computed(() => library.brandById.get(props.crate.brand));
       </a>
     </header>
     <DressCrate v-model:shown="dressing" :crate="crate" />
-    <label v-if="crate.pieces.length === 0" class="empty quiet">
-      This crate is empty. Start a piece from
-      <select class="field" @change="startFrom">
-        <option value="">choose …</option>
-        <optgroup v-for="other in library.crates" :key="other.id" :label="other.name">
-          <option v-for="piece in other.pieces" :key="piece.id" :value="piece.id">
-            {{ piece.title }}
-          </option>
-        </optgroup>
-      </select>
-    </label>
+    <p v-if="crate.pieces.length === 0" class="quiet">
+      This crate is empty. Begin with what the first piece should say.
+    </p>
     <div v-else class="pieces">
       <PieceCard
         v-for="piece in crate.pieces"
@@ -103,16 +93,6 @@ header {
 
 .space {
   flex: 1;
-}
-
-.empty {
-  display: flex;
-  gap: 12px;
-  align-items: center;
-}
-
-.empty select {
-  width: 260px;
 }
 
 .pieces {

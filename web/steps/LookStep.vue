@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { Pin, PinOff, Shuffle } from "@lucide/vue";
+import { LayoutTemplate, Pin, PinOff, Shuffle } from "@lucide/vue";
 import { computed, ref } from "vue";
 import { brandSpreads, defaultSpread } from "../../core/brand";
 import { sameSpread, type Spread } from "../../core/colour";
 import { redress } from "../../core/kit";
 import { api } from "../api/client";
 import InLedger from "../parts/InLedger.vue";
+import SaveTemplate from "../parts/SaveTemplate.vue";
 import SpreadCard from "../parts/SpreadCard.vue";
 import { useLibrary } from "../stores/library";
 import { usePiece } from "../stores/piece";
@@ -17,6 +18,7 @@ const open = usePiece();
 const toasts = useToasts();
 const AT_ONCE = 12;
 const page = ref(0);
+const saving = ref(false);
 
 const all = computed(() => (open.brand ? brandSpreads(open.brand) : []));
 const pages = computed(() => Math.ceil(all.value.length / AT_ONCE));
@@ -100,8 +102,12 @@ async function pin(): Promise<void> {
           <component :is="pinned ? PinOff : Pin" :size="16" aria-hidden="true" />
           {{ pinned ? "Unpin it from the kit" : "Pin it to the kit" }}
         </button>
+        <button class="button" @click="saving = true">
+          <LayoutTemplate :size="16" aria-hidden="true" /> Save as a template
+        </button>
       </div>
     </InLedger>
+    <SaveTemplate v-model:shown="saving" />
     <p class="quiet">
       Three colours at most, and all of them readable.
       <template v-if="pages > 1">

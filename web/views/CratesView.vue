@@ -96,6 +96,7 @@ async function startPiece(crate: string, from: string): Promise<void> {
       aria-label="Import a crate"
       @change="importFile"
     />
+    <RouterLink class="button" :to="{ name: 'templates' }">Templates</RouterLink>
     <RouterLink class="button" :to="{ name: 'placements' }">Placements</RouterLink>
     <RouterLink class="button" :to="{ name: 'new-brand' }">
       <Plus :size="16" aria-hidden="true" /> New brand kit

@@ -1,0 +1,92 @@
+import { expect } from "chai";
+import { shippedTemplates } from "../../core/templates";
+import { testServer, type TestServer } from "../../tests/support/server";
+
+describe("new pieces over HTTP", () => {
+  let server: TestServer;
+  before(async () => (server = await testServer()));
+  after(() => server.close());
+  const begin = (body: object, crate = "boats-at-rest") =>
+    server.ask("POST", `/api/crates/${crate}/pieces`, body);
+
+  it("begin with a template, in the crate's brand, named after what they say", async () => {
+    const words = { headline: "A winter of small boats", price: "€ 6", site: "quillmere.example" };
+    const { status, body } = await begin({ template: "price-plate", words });
+    expect(status).to.equal(200);
+    const { piece } = body;
+    expect(piece).to.include({ brand: "quillmere", title: "A winter of small boats" });
+    expect(piece.message.price.text).to.equal("€ 6");
+    // It has no place for the site, and keeps it all the same.
+    expect(piece.message.site.text).to.equal("quillmere.example");
+    expect(piece.sizes.length).to.be.at.least(5);
+    const again = await begin({ template: "price-plate", words });
+    expect(again.body.piece.title).to.equal("A winter of small boats 2");
+  });
+
+  it("are laid out anew at the lead where the words need more room than the template has", async () => {
+    const headline = "Everything that our grandparents photographed between the wars and hid";
+    const { body } = await begin({ template: "ad-plain", words: { headline, support: headline } });
+    expect(body.piece.lead).to.equal("ad-medium-rectangle");
+    const { body: layouts } = await server.ask(
+      "GET",
+      `/api/pieces/${body.piece.id}/layouts?placement=ad-medium-rectangle`,
+    );
+    expect(layouts.layouts.length).to.be.at.least(1);
+  });
+
+  it("are refused when the template or a picture is not there", async () => {
+    expect((await begin({ template: "moon" })).body.message).to.contain("no template “moon”");
+    const gone = await begin({ template: "window", pictures: ["0".repeat(64)] });
+    expect(gone.status).to.equal(404);
+    expect((await begin({ template: "window" }, "nowhere")).status).to.equal(404);
+  });
+});
+
+describe("templates of the house", () => {
+  let server: TestServer;
+  before(async () => (server = await testServer()));
+  after(() => server.close());
+  const about = {
+    piece: "float-before-lunch",
+    name: "Price on waves",
+    purposes: ["offer"],
+    looks: ["pattern"],
+    mood: "light",
+    fixed: ["terms"],
+  };
+
+  it("are saved from a piece, begun with, exported, taken in and deleted", async () => {
+    const { status, body: made } = await server.ask("POST", "/api/templates", about);
+    expect(status).to.equal(200);
+    const { body: list } = await server.ask("GET", "/api/templates");
+    expect(list.house).to.deep.equal([made.id]);
+    expect(list.templates).to.have.lengthOf(shippedTemplates.length + 1);
+
+    const { body } = await server.ask("POST", "/api/crates/boats-at-rest/pieces", {
+      template: made.id,
+      words: { headline: "Row before tea", price: "€ 12" },
+    });
+    expect(body.piece.brand).to.equal("quillmere");
+    expect(body.piece.message).to.deep.include({
+      headline: { text: "Row before tea" },
+      terms: { text: "six lessons" },
+    });
+    expect(body.piece.sizes.length).to.equal(made.design.sizes.length);
+    const { body: first } = await server.ask("GET", "/api/pieces/float-before-lunch");
+    expect(first.piece.message.headline.text).to.equal("Float before lunch");
+
+    const file = (await server.app.inject({ url: `/api/templates/${made.id}/file` })).json();
+    const taken = await server.ask("POST", "/api/templates/import", file);
+    expect(taken.body.name).to.equal("Price on waves 2");
+    const left = await server.ask("DELETE", `/api/templates/${made.id}`);
+    expect(left.body.house).to.deep.equal([taken.body.id]);
+    expect((await server.ask("GET", `/api/pieces/${body.piece.id}`)).status).to.equal(200);
+  });
+
+  it("are refused in a sentence: no file of ours, and those that ship cannot be deleted", async () => {
+    const bad = await server.ask("POST", "/api/templates/import", { format: "something" });
+    expect(bad.status).to.equal(400);
+    expect(bad.body.message).to.contain("The template cannot be read");
+    expect((await server.ask("DELETE", "/api/templates/big-words")).status).to.equal(404);
+  });
+});

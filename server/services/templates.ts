@@ -1,0 +1,66 @@
+import { asc, eq } from "drizzle-orm";
+import type { NewTemplate, TemplateList } from "../../core/api";
+import { freeTitle } from "../../core/piece";
+import { problem } from "../../core/problem";
+import type { Template } from "../../core/templates";
+import { designOf, shippedTemplates } from "../../core/templates";
+import { templates } from "../store/tables";
+import type { Pieces } from "./pieces";
+import type { Surroundings } from "./services";
+
+/** What can be begun with: the templates that ship with the program and those of the house. */
+export class Templates {
+  constructor(
+    private readonly around: Surroundings,
+    private readonly pieces: Pieces,
+  ) {}
+
+  /** The house's own first, newest first. */
+  async list(): Promise<TemplateList> {
+    const own = (await this.own()).reverse();
+    return { templates: [...own, ...shippedTemplates], house: own.map(({ id }) => id) };
+  }
+
+  async get(id: string): Promise<Template> {
+    const { templates: all } = await this.list();
+    const found = all.find((template) => template.id === id);
+    if (!found) throw problem("not-found", { what: "template", id });
+    return found;
+  }
+
+  /** A piece as a template of the house. The piece is not touched. */
+  async add({ piece: id, ...about }: NewTemplate): Promise<Template> {
+    const { piece } = await this.pieces.get(id);
+    const format = { format: "zestcrate/template", version: 1 } as const;
+    return this.put({ ...format, ...about, id: "", occasions: [], design: designOf(piece) });
+  }
+
+  /** A template that was exported elsewhere; it comes in as a new one. */
+  async take(template: Template): Promise<Template> {
+    return this.put(template);
+  }
+
+  async remove(id: string): Promise<TemplateList> {
+    const { house } = await this.list();
+    if (!house.includes(id)) throw problem("not-found", { what: "template of the house", id });
+    await this.around.store.write((tx) => tx.delete(templates).where(eq(templates.id, id)));
+    return this.list();
+  }
+
+  private async own(): Promise<Template[]> {
+    const { read } = this.around.store;
+    const rows = await read.select().from(templates).orderBy(asc(templates.created));
+    return rows.map((row) => row.document);
+  }
+
+  private async put(template: Template): Promise<Template> {
+    const taken = (await this.own()).map(({ name }) => name);
+    const name = freeTitle(template.name, taken);
+    const document = { ...template, id: `house-${this.around.newId()}`, name };
+    const created = this.around.now().toISOString();
+    await this.around.store.write((tx) =>
+      tx.insert(templates).values({ id: document.id, document, created }),
+    );
+    return document;
+  }
+}

@@ -1,0 +1,110 @@
+import { AxeBuilder } from "@axe-core/playwright";
+import { expect } from "chai";
+import { readFile } from "node:fs/promises";
+import { unzipSync } from "fflate";
+import type { Page } from "playwright-core";
+import { settled } from "../support/browser";
+import { Stage } from "../support/stage";
+
+const MESSAGE = `EXHIBITION
+A winter of small boats
+Models made by keepers of lighthouses
+Saturday 5 December, 10:00
+€ 6
+Come and look`;
+
+describe("a piece from nothing", () => {
+  const stage = new Stage();
+  let page: Page;
+  const tiles = () => page.getByRole("button", { name: /^Begin with / });
+
+  it("goes from an empty crate to five exported sizes of an event post in a few clicks", async () => {
+    page = await stage.open("/");
+    let clicks = 0;
+    const click = async (role: "button" | "link", name: string | RegExp): Promise<void> => {
+      await page.getByRole(role, { name }).first().click();
+      clicks++;
+    };
+    await click("button", "New crate");
+    await page.getByLabel("What is the campaign called?").fill("Small boats");
+    await click("button", "Start it");
+    await page
+      .getByRole("region", { name: "Small boats" })
+      .getByRole("link", { name: "New piece" })
+      .click();
+    clicks++;
+    await page.getByLabel("What should it say?").fill(MESSAGE);
+    await page.getByRole("heading", { name: "These suit it best" }).waitFor();
+    await click("button", /^Begin with Ticket/);
+    await page.waitForURL(/\/message$/);
+    await settled(page);
+    await click("link", /^Deliver/);
+    await click("button", /^Make a zip/);
+    const [download] = await Promise.all([
+      page.waitForEvent("download"),
+      page.getByRole("link", { name: "Download" }).first().click(),
+    ]);
+    clicks++;
+    const zip = unzipSync(await readFile((await download.path())!));
+    const pictures = Object.keys(zip).filter((name) => name.endsWith(".png"));
+    expect(pictures.length).to.be.at.least(5);
+    const manifest = JSON.parse(new TextDecoder().decode(zip["manifest.json"]));
+    expect(manifest.piece).to.equal("A winter of small boats");
+    // The README says so.
+    expect(clicks).to.equal(7);
+  });
+
+  it("sorts what is typed, lets it be corrected, and orders the templates by it", async () => {
+    page = await stage.open("/templates");
+    await tiles().first().waitFor();
+    await page.getByLabel("What should it say?").fill(MESSAGE);
+    const slot = (text: string) => page.getByLabel(`What “${text}” is`);
+    expect(await slot("€ 6").inputValue()).to.equal("price");
+    expect(await slot("Saturday 5 December, 10:00").inputValue()).to.equal("date");
+    await page.getByRole("heading", { name: "These suit it best" }).waitFor();
+    const first = await tiles().first().getAttribute("aria-label");
+    await slot("€ 6").selectOption("figure");
+    await page.waitForFunction(
+      (before) =>
+        document.querySelector('[aria-label^="Begin with "]')?.getAttribute("aria-label") !==
+        before,
+      first,
+    );
+  });
+
+  it("finds templates by purpose, look, pictures and words; favourites come first", async () => {
+    page = await stage.open("/templates");
+    await tiles().first().waitFor();
+    const all = await tiles().count();
+    expect(all).to.be.at.least(36);
+    await page.getByLabel("Purpose").selectOption("hiring");
+    expect(await tiles().count()).to.equal(1);
+    await page.getByLabel("Purpose").selectOption("");
+    await page.getByLabel("Number of pictures").selectOption("4");
+    expect(await tiles().count()).to.equal(1);
+    await page.getByLabel("Number of pictures").selectOption("");
+    await page.getByLabel("Find a template").fill("moonshine");
+    await page.getByText("No template is found so").waitFor();
+    await page.getByLabel("Find a template").fill("");
+    await page.getByRole("button", { name: "Slope: favourite" }).click();
+    expect(await tiles().first().getAttribute("aria-label")).to.equal("Begin with Slope");
+    const { violations } = await new AxeBuilder({ page }).analyze();
+    expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).to.deep.equal([]);
+  });
+
+  it("is saved as a template of the house and begun with again", async () => {
+    page = await stage.open("/pieces/float-before-lunch/look");
+    await page.getByRole("button", { name: "Save as a template" }).click();
+    await page.getByRole("dialog").getByLabel("Name").fill("Price on waves");
+    await page.getByLabel("six lessons").check();
+    await page.getByRole("button", { name: "Save the template" }).click();
+    await page.getByText("can be begun with from now on").waitFor();
+    await page.goto(`${stage.program.url}/templates`);
+    await tiles().first().waitFor();
+    expect(await tiles().first().getAttribute("aria-label")).to.equal("Begin with Price on waves");
+    await page.getByRole("button", { name: "Delete" }).click();
+    await page
+      .getByRole("button", { name: "Begin with Price on waves" })
+      .waitFor({ state: "detached" });
+  });
+});

@@ -1,0 +1,276 @@
+<script setup lang="ts">
+import { useLocalStorage } from "@vueuse/core";
+import { computed, onMounted, ref, shallowRef, watch } from "vue";
+import { useRouter } from "vue-router";
+import type { TemplateList } from "../../core/api";
+import type { FileId } from "../../core/files";
+import { sortMessage, wordsOf, type SortedLine } from "../../core/message";
+import { fitting, pictureSlots, pieceOf, type Template } from "../../core/templates";
+import { api } from "../api/client";
+import PageBar from "../parts/PageBar.vue";
+import PicturePicks from "../parts/PicturePicks.vue";
+import SortedLines from "../parts/SortedLines.vue";
+import { isFound, NO_FILTERS, type Filters } from "../parts/template-filters";
+import TemplateFilters from "../parts/TemplateFilters.vue";
+import TemplateTile from "../parts/TemplateTile.vue";
+import { useLibrary } from "../stores/library";
+import { useToasts } from "../stores/toasts";
+
+/** A new piece begins with what it should say; then the templates that suit that best, live in the brand. */
+const props = defineProps<{ into?: string }>();
+
+const library = useLibrary();
+const toasts = useToasts();
+const router = useRouter();
+
+const typed = ref("");
+const lines = ref<SortedLine[]>([]);
+const chosen = ref<FileId[]>([]);
+const brandId = ref("");
+const crateId = ref(props.into ?? "");
+const filters = ref<Filters>(NO_FILTERS);
+const list = shallowRef<TemplateList>({ templates: [], house: [] });
+const failure = ref("");
+const busy = ref(false);
+const picker = shallowRef<HTMLInputElement>();
+const favourites = useLocalStorage<string[]>("favourite-templates", []);
+const recent = useLocalStorage<string[]>("recent-templates", []);
+
+onMounted(async () => {
+  document.title = "New piece – Zest Crate";
+  try {
+    const [templates] = await Promise.all([
+      api.templates(),
+      library.state === "ready" ? undefined : library.load(),
+    ]);
+    list.value = templates;
+  } catch (error) {
+    failure.value = (error as Error).message;
+  }
+});
+
+watch(typed, (now) => (lines.value = sortMessage(now)));
+const crate = computed(() => library.crates.find(({ id }) => id === crateId.value));
+watch(
+  () => [library.crates, library.brands] as const,
+  () => {
+    crateId.value ||= library.crates[0]?.id ?? "";
+    brandId.value ||= crate.value?.brand ?? library.brands[0]?.id ?? "";
+  },
+  { immediate: true },
+);
+watch(crateId, () => (brandId.value = crate.value?.brand ?? brandId.value));
+const brand = computed(() => library.brandById.get(brandId.value));
+
+const words = computed(() => wordsOf(lines.value));
+const hasWords = computed(() => lines.value.length > 0);
+
+/** Recent ones and favourites first as long as there are no words to judge by. */
+const shown = computed(() => {
+  const found = list.value.templates.filter((template) => isFound(template, filters.value));
+  if (hasWords.value) return fitting(found, { words: words.value, pictures: chosen.value });
+  const rank = ({ id }: Template) =>
+    favourites.value.includes(id) ? -2 : recent.value.includes(id) ? -1 : 0;
+  return [...found].sort((a, b) => rank(a) - rank(b));
+});
+
+/** Templates show the pictures that were chosen, then others of the shelf, each beginning with another one. */
+function picturesFor(index: number): FileId[] {
+  const shelf = library.photographs.map(({ id }) => id).filter((id) => !chosen.value.includes(id));
+  const from = shelf.length > 0 ? index % shelf.length : 0;
+  return [...chosen.value, ...shelf.slice(from), ...shelf.slice(0, from)];
+}
+
+const previews = computed(() => {
+  const kit = brand.value;
+  if (!kit) return [];
+  return shown.value.map((template, index) => ({
+    template,
+    piece: pieceOf(template, kit, {
+      id: template.id,
+      title: template.name,
+      words: words.value,
+      pictures: picturesFor(index),
+    }),
+  }));
+});
+
+async function begin(template: Template, index: number): Promise<void> {
+  if (busy.value || !crateId.value) return;
+  busy.value = true;
+  try {
+    const { piece } = await api.beginPiece(crateId.value, {
+      template: template.id,
+      words: words.value,
+      pictures: picturesFor(index).slice(0, pictureSlots(template).length),
+    });
+    recent.value = [template.id, ...recent.value.filter((id) => id !== template.id)].slice(0, 6);
+    await library.load();
+    await router.push({ name: "piece", params: { id: piece.id, step: "message" } });
+  } catch (error) {
+    toasts.fail(error);
+  } finally {
+    busy.value = false;
+  }
+}
+
+const toggled = (all: readonly string[], one: string): string[] =>
+  all.includes(one) ? all.filter((other) => other !== one) : [...all, one];
+
+async function remove(template: Template): Promise<void> {
+  try {
+    list.value = await api.removeTemplate(template.id);
+  } catch (error) {
+    toasts.fail(error);
+  }
+}
+
+async function take(event: Event): Promise<void> {
+  const input = event.target as HTMLInputElement;
+  const file = input.files?.[0];
+  input.value = "";
+  if (!file) return;
+  try {
+    const { name } = await api.importTemplate(JSON.parse(await file.text()));
+    list.value = await api.templates();
+    toasts.tell(`“${name}” is a template of the house now.`);
+  } catch (error) {
+    const isJson = !(error instanceof SyntaxError);
+    toasts.fail(
+      isJson
+        ? error
+        : new Error(`${file.name} is no template. Nothing was changed; choose another.`),
+    );
+  }
+}
+</script>
+
+<template>
+  <div class="page">
+    <PageBar title="New piece">
+      <label class="in">
+        <span class="quiet">into</span>
+        <select v-model="crateId" class="field" aria-label="Crate">
+          <option v-for="one in library.crates" :key="one.id" :value="one.id">
+            {{ one.name }}
+          </option>
+        </select>
+      </label>
+      <button class="button" @click="picker?.click()">Import a template</button>
+      <input
+        ref="picker"
+        type="file"
+        accept=".json,application/json"
+        class="hidden-name"
+        aria-label="A template to import"
+        tabindex="-1"
+        @change="take"
+      />
+    </PageBar>
+    <div class="columns">
+      <aside aria-label="Message">
+        <h2><label for="typed">What should it say?</label></h2>
+        <textarea
+          id="typed"
+          v-model="typed"
+          class="field typed"
+          rows="7"
+          maxlength="4000"
+          placeholder="Type or paste a few lines: a headline, when, where, what it costs, what to do."
+        ></textarea>
+        <template v-if="hasWords">
+          <p class="quiet small">Sorted by their form; change what is not right.</p>
+          <SortedLines v-model="lines" />
+        </template>
+        <PicturePicks v-model="chosen" />
+      </aside>
+      <main>
+        <TemplateFilters v-model="filters" v-model:brand="brandId" />
+        <p v-if="failure" role="alert" class="failure">{{ failure }}</p>
+        <p v-else-if="!brand || list.templates.length === 0" class="quiet">
+          Opening the templates …
+        </p>
+        <p v-else-if="previews.length === 0" class="quiet">
+          No template is found so. Take out a filter, or look for another word.
+        </p>
+        <template v-else-if="brand">
+          <h2 v-if="hasWords">These suit it best</h2>
+          <div class="tiles" :aria-busy="busy">
+            <TemplateTile
+              v-for="({ template, piece }, index) in previews"
+              :key="template.id"
+              :class="{ best: hasWords && index < 3 }"
+              :template="template"
+              :piece="piece"
+              :brand="brand"
+              :area="hasWords && index < 3 ? 62000 : 30000"
+              :favourite="favourites.includes(template.id)"
+              :house="list.house.includes(template.id)"
+              @pick="begin(template, index)"
+              @favour="favourites = toggled(favourites, template.id)"
+              @remove="remove(template)"
+            />
+          </div>
+        </template>
+      </main>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.page {
+  display: grid;
+  grid-template-rows: 48px 1fr;
+  height: 100%;
+}
+
+.in {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+}
+
+.columns {
+  display: grid;
+  grid-template-columns: 340px minmax(0, 1fr);
+  min-height: 0;
+}
+
+aside {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 12px;
+  align-content: start;
+  padding: 18px 22px 40px;
+  overflow: auto;
+  border-right: 1px solid var(--line);
+  background: var(--card);
+}
+
+.typed {
+  min-height: 148px;
+  padding: 10px 12px;
+  font-size: 15px;
+  resize: vertical;
+}
+
+main {
+  padding: 18px 22px 48px;
+  overflow: auto;
+}
+
+h2 {
+  padding-bottom: 12px;
+}
+
+aside h2 {
+  padding: 0;
+}
+
+.tiles {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 28px 24px;
+  align-items: end;
+}
+</style>
