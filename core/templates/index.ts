@@ -1,4 +1,13 @@
 export * from "./template";
 export { fitOf, fitting } from "./fit";
 export { shippedTemplates } from "./shelf";
-export { designOf, moodOf, pictureSlots, pieceOf, pointsOf, spreadFor, type Wanted } from "./use";
+export {
+  arrangedAs,
+  designOf,
+  moodOf,
+  pictureSlots,
+  pieceOf,
+  pointsOf,
+  spreadFor,
+  type Wanted,
+} from "./use";

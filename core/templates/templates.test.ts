@@ -8,7 +8,14 @@ import { isText } from "../piece";
 import { catalogue, placementById, type Placement } from "../placements";
 import { check } from "../preflight";
 import type { Sources } from "../resolve";
-import { fitting, pieceOf, pictureSlots, shippedTemplates, type Template } from "./index";
+import {
+  arrangedAs,
+  fitting,
+  pieceOf,
+  pictureSlots,
+  shippedTemplates,
+  type Template,
+} from "./index";
 
 const PICTURES = demoPictures();
 
@@ -152,6 +159,25 @@ describe("the templates", () => {
     expect(first({ figure: "73 %", headline: "of our guests come back within a year" })) //
       .to.include("one-figure");
     expect(first({ headline: "What a summer" }, PICTURES.slice(0, 3))[0]).to.equal("three-views");
+  });
+
+  it("arrange a piece otherwise and leave its message as it is", () => {
+    const brand = BRANDS[0]!;
+    const quote = shippedTemplates.find(({ id }) => id === "said-aloud")!;
+    const before = piece(
+      shippedTemplates.find(({ id }) => id === "half-and-half")!,
+      brand,
+    );
+    const after = arrangedAs(before, quote);
+    expect(after.message).to.deep.equal(before.message);
+    expect(after.lead).to.equal(quote.design.lead);
+    // What the quote's place shows is now the headline.
+    expect(after.arrangement.find(({ role }) => role === "quote")?.slot).to.equal("headline");
+    const { layout } = makeScene(after, brand, placementById("story"), sources);
+    expect(layout.placed.some(({ node }) => node.role === "quote")).to.equal(true);
+    expect(after.sizes.map(({ placement }) => placement)).to.include.members(
+      before.sizes.map(({ placement }) => placement),
+    );
   });
 
   it("lose no words: what has no place stays in the message", () => {

@@ -1,7 +1,7 @@
 import { brandSpreads, type Brand } from "../brand";
 import { chromaOf, hexOf, luminance, type Spread } from "../colour";
 import type { FileId } from "../files";
-import { isText, Piece, type Design, type Filling } from "../piece";
+import { isPicture, isText, Piece, type Design, type Filling } from "../piece";
 import type { Mood, Template } from "./template";
 
 /** What a piece is to say and show: words by slot, and pictures in the order of importance. */
@@ -137,7 +137,7 @@ function intoSteps(words: Record<string, string>, slots: readonly string[]): voi
 }
 
 /** The slots of a template that pictures fill, in its own order. */
-export const pictureSlots = ({ design }: Template): string[] =>
+export const pictureSlots = ({ design }: Pick<Template, "design">): string[] =>
   design.arrangement.flatMap(({ kind, role, slot }) =>
     kind === "picture" && role !== "logo" && slot ? [slot] : [],
   );
@@ -151,4 +151,49 @@ function picturesOf(template: Template, pictures: readonly FileId[]): Record<str
 export function designOf(piece: Piece): Design {
   const { kind, lead, frame, message, arrangement, sizes } = piece;
   return { kind, lead, ...(frame ? { frame } : {}), message, arrangement, sizes };
+}
+
+/**
+ * A piece in the arrangement of a template: its message stays as it is, and the template's nodes take its slots, by
+ * name or by what stands for it. Sizes and what was changed on them stay; a lead that is new comes to them.
+ */
+export function arrangedAs(piece: Piece, { design }: Template): Piece {
+  const texts = Object.keys(piece.message).filter((slot) => isText(piece.message[slot]));
+  const own = slotsFor(Object.keys(design.message), texts);
+  const pictures = Object.keys(piece.message).filter((slot) => isPicture(piece.message[slot]));
+  const framed = new Map(pictureSlots({ design }).map((slot, i) => [slot, pictures[i]]));
+  const arrangement = design.arrangement.map((node) => {
+    if (node.slot === undefined) return node;
+    const { slot, ...rest } = node;
+    const taken = node.kind === "picture" ? framed.get(slot) : own.get(slot);
+    return { ...rest, slot: taken ?? slot };
+  });
+  const there = piece.sizes.some(({ placement }) => placement === design.lead);
+  const lead = { placement: design.lead, changes: {} };
+  const { frame: _frame, ...rest } = piece;
+  return {
+    ...rest,
+    lead: design.lead,
+    ...(design.frame ? { frame: design.frame } : {}),
+    arrangement,
+    sizes: there ? piece.sizes : [lead, ...piece.sizes],
+  };
+}
+
+/** Which of a message's slots fills which of a template's; each is used once. */
+function slotsFor(wanted: readonly string[], given: readonly string[]): Map<string, string> {
+  const free = new Set(given);
+  const found = new Map<string, string>();
+  const take = (slot: string, from: string): void => {
+    found.set(slot, from);
+    free.delete(from);
+  };
+  for (const slot of wanted) if (free.has(slot)) take(slot, slot);
+  for (const alike of [RULING, SAYING]) {
+    for (const slot of wanted.filter((one) => alike.includes(one) && !found.has(one))) {
+      const next = alike.find((one) => free.has(one));
+      if (next) take(slot, next);
+    }
+  }
+  return found;
 }

@@ -92,6 +92,31 @@ describe("a piece from nothing", () => {
     expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).to.deep.equal([]);
   });
 
+  it("takes another look, says which, and goes back in two steps", async () => {
+    page = await stage.open("/pieces/opening-announcement/look");
+    const looks = page.getByRole("region", { name: "Other arrangements" });
+    const takes = looks.getByRole("button", { name: /^Take the look / });
+    await takes.first().waitFor();
+    expect(await takes.count()).to.equal(12);
+    const first = await takes.first().getAttribute("aria-label");
+    await page.keyboard.press("n");
+    await page.waitForFunction(
+      (before) =>
+        document.querySelector('[aria-label^="Take the look"]')?.getAttribute("aria-label") !==
+        before,
+      first,
+    );
+    await settled(page);
+    await takes.first().click();
+    await page.getByRole("link", { name: /^Sizes/ }).click();
+    await page.locator(".wall canvas").first().waitFor();
+    await settled(page);
+    expect(await page.getByText(/to fix$/).count()).to.equal(0);
+    await page.locator("body").press("Control+z");
+    await page.locator("body").press("Control+z");
+    await page.locator("figcaption", { hasText: "Lead Photo feed, tall" }).waitFor();
+  });
+
   it("is saved as a template of the house and begun with again", async () => {
     page = await stage.open("/pieces/float-before-lunch/look");
     await page.getByRole("button", { name: "Save as a template" }).click();

@@ -1,15 +1,12 @@
 <script setup lang="ts">
-import { useElementVisibility } from "@vueuse/core";
 import { Star } from "@lucide/vue";
-import { computed, useTemplateRef } from "vue";
 import type { Brand } from "../../core/brand";
 import type { Piece } from "../../core/piece";
 import type { Template } from "../../core/templates";
-import { useLibrary } from "../stores/library";
-import VersionTile from "./VersionTile.vue";
+import BegunTile from "./BegunTile.vue";
 
 /** A template, live, in a brand and with the words of the message if there are any. `area` is CSS pixels squared. */
-const props = defineProps<{
+defineProps<{
   template: Template;
   piece: Piece;
   brand: Brand;
@@ -18,40 +15,18 @@ const props = defineProps<{
   house: boolean;
 }>();
 const emit = defineEmits<{ pick: []; favour: []; remove: [] }>();
-
-const library = useLibrary();
-const box = useTemplateRef("box");
-/** Painted only while it can be seen, so that many of them scroll well. */
-const seen = useElementVisibility(box, { rootMargin: "200px" });
-const lead = computed(() => library.placementOf(props.piece, props.piece.lead));
-const WIDEST = 320;
-const width = computed(() => {
-  const { width: w, height: h } = lead.value ?? { width: 1, height: 1 };
-  return Math.round(Math.min(WIDEST, Math.sqrt((props.area * w) / h)));
-});
-const height = computed(() =>
-  lead.value ? Math.round((width.value * lead.value.height) / lead.value.width) : 0,
-);
 </script>
 
 <template>
-  <article class="tile" :style="{ width: `${Math.max(width, 120)}px` }">
-    <button
-      ref="box"
-      class="graphic"
-      :style="{ width: `${width}px`, height: `${height}px` }"
-      :aria-label="`Begin with ${template.name}`"
-      @click="emit('pick')"
-    >
-      <VersionTile
-        v-if="seen && lead"
-        :piece="piece"
-        :brand="brand"
-        :placement="lead"
-        :width="width"
-        :label="template.name"
-      />
-    </button>
+  <article class="tile">
+    <BegunTile
+      :piece="piece"
+      :brand="brand"
+      :area="area"
+      :widest="320"
+      :label="`Begin with ${template.name}`"
+      @pick="emit('pick')"
+    />
     <p class="about">
       <span class="name">{{ template.name }}</span>
       <button
@@ -76,23 +51,8 @@ const height = computed(() =>
 .tile {
   display: grid;
   gap: 4px;
-}
-
-.graphic {
-  display: block;
-  padding: 0;
-  border: 0;
-  background: var(--line);
-  cursor: pointer;
-}
-
-.graphic:hover {
-  outline: 2px solid var(--leaf);
-  outline-offset: 3px;
-}
-
-.graphic :deep(.must) {
-  display: none;
+  width: min-content;
+  min-width: 124px;
 }
 
 .about {

@@ -6,6 +6,7 @@ import { sameSpread, type Spread } from "../../core/colour";
 import { redress } from "../../core/kit";
 import { api } from "../api/client";
 import InLedger from "../parts/InLedger.vue";
+import OtherArrangements from "../parts/OtherArrangements.vue";
 import SaveTemplate from "../parts/SaveTemplate.vue";
 import SpreadCard from "../parts/SpreadCard.vue";
 import { useLibrary } from "../stores/library";
@@ -130,6 +131,7 @@ async function pin(): Promise<void> {
         @pick="dress(spread)"
       />
     </div>
+    <OtherArrangements />
   </div>
 </template>
 

@@ -12,6 +12,7 @@ export const shortcuts = [
   { keys: "Esc", does: "Back to the wall" },
   { keys: "g", does: "Show what each channel covers and crops" },
   { keys: "b", does: "Look back at how it was before the last change" },
+  { keys: "n", does: "Twelve more looks, in the step Look" },
   { keys: "Ctrl + Z", does: "Undo" },
   { keys: "Ctrl + Shift + Z", does: "Redo" },
   { keys: "?", does: "List the keys" },

@@ -31,6 +31,8 @@ export interface Painter {
   know(pictures: PictureFile[]): void;
   /** Makes and paints; answers when every tile is painted with what is loaded. */
   show(request: ShowRequest): Promise<Shown[]>;
+  /** A piece that begins from a template, its lead laid out anew where its words need that. */
+  begun(piece: Piece, brand: Brand, lead: Placement): Promise<Piece>;
   /** Answers when every picture that was asked for has come (or failed) and is painted. */
   complete(): Promise<void>;
 }

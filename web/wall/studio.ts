@@ -1,9 +1,12 @@
 import type { Brand } from "../../core/brand";
-import { makeScenes } from "../../core/engine";
+import { begun, makeScenes } from "../../core/engine";
 import type { FileId, PictureFile } from "../../core/files";
 import { loadFonts, needsIcons } from "../../core/needs";
 import { paint, pathCache } from "../../core/paint";
+import type { Piece } from "../../core/piece";
+import type { Placement } from "../../core/placements";
 import { reportOf } from "../../core/preflight";
+import type { Sources } from "../../core/resolve";
 import type { Scene } from "../../core/scene";
 import type { IconNode } from "../../core/shape";
 import { Typesetter } from "../../core/type";
@@ -36,15 +39,24 @@ export class BrowserStudio {
     for (const picture of pictures) this.pictures.set(picture.id, picture);
   }
 
+  async begun(piece: Piece, brand: Brand, lead: Placement): Promise<Piece> {
+    const same = this.known(brand);
+    return begun(piece, same, lead, await this.sources(piece, same));
+  }
+
+  private async sources(piece: Piece, brand: Brand): Promise<Sources> {
+    await loadFonts(piece, brand, this.typesetter, (id) => this.font(id));
+    if (needsIcons(piece)) await this.loadIcons();
+    return {
+      typesetter: this.typesetter,
+      pictures: (id) => this.pictures.get(id),
+      icons: (name) => this.icons[name],
+    };
+  }
+
   async show({ piece, brand, tiles }: ShowRequest): Promise<Shown[]> {
     const same = this.known(brand);
-    await loadFonts(piece, same, this.typesetter, (id) => this.font(id));
-    if (needsIcons(piece)) await this.loadIcons();
-    const sources = {
-      typesetter: this.typesetter,
-      pictures: (id: FileId) => this.pictures.get(id),
-      icons: (name: string) => this.icons[name],
-    };
+    const sources = await this.sources(piece, same);
     const placements = tiles.map((tile) => tile.placement);
     const made = makeScenes(piece, same, placements, sources);
     return tiles.map((tile, index) => {

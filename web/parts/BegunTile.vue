@@ -1,0 +1,84 @@
+<script setup lang="ts">
+import { useElementVisibility } from "@vueuse/core";
+import { computed, shallowRef, useTemplateRef, watch } from "vue";
+import type { Brand } from "../../core/brand";
+import type { Piece } from "../../core/piece";
+import { useLibrary } from "../stores/library";
+import { begunPiece, knowPictures } from "../wall/painter";
+import VersionTile from "./VersionTile.vue";
+
+/**
+ * A piece as it would begin: fitted to its words as it will be when it is picked. Painted only while it can be seen,
+ * so that many scroll well. `area` and `widest` are CSS pixels.
+ */
+const props = defineProps<{
+  piece: Piece;
+  brand: Brand;
+  area: number;
+  widest: number;
+  label: string;
+}>();
+const emit = defineEmits<{ pick: [piece: Piece] }>();
+
+const library = useLibrary();
+const box = useTemplateRef("box");
+const seen = useElementVisibility(box, { rootMargin: "200px" });
+const lead = computed(() => library.placementOf(props.piece, props.piece.lead));
+const width = computed(() => {
+  const { width: w, height: h } = lead.value ?? { width: 1, height: 1 };
+  return Math.round(Math.min(props.widest, Math.sqrt((props.area * w) / h)));
+});
+const height = computed(() =>
+  lead.value ? Math.round((width.value * lead.value.height) / lead.value.width) : 0,
+);
+
+const fitted = shallowRef<Piece>();
+watch(
+  () => [seen.value, props.piece, props.brand] as const,
+  async ([visible, piece, brand]) => {
+    if (!visible || !lead.value) return;
+    knowPictures(library.pictures);
+    const begun = await begunPiece(piece, brand, lead.value);
+    if (piece === props.piece) fitted.value = begun;
+  },
+  { immediate: true },
+);
+</script>
+
+<template>
+  <button
+    ref="box"
+    class="graphic"
+    :style="{ width: `${width}px`, height: `${height}px` }"
+    :aria-label="label"
+    @click="emit('pick', fitted ?? piece)"
+  >
+    <VersionTile
+      v-if="seen && lead && fitted"
+      :piece="fitted"
+      :brand="brand"
+      :placement="lead"
+      :width="width"
+      :label="label"
+    />
+  </button>
+</template>
+
+<style scoped>
+.graphic {
+  display: block;
+  padding: 0;
+  border: 0;
+  background: var(--line);
+  cursor: pointer;
+}
+
+.graphic:hover {
+  outline: 2px solid var(--leaf);
+  outline-offset: 3px;
+}
+
+.graphic :deep(.must) {
+  display: none;
+}
+</style>
