@@ -12,6 +12,13 @@ The quiet fleet\tHarbour photographs from 1868 to 1931
 Tied up and waiting\tWhat a harbour does in winter
 Low tide\tBoats and the people who mended them`;
 
+const MESSAGE = `EXHIBITION
+A winter of small boats
+Models made by keepers of lighthouses
+Saturday 5 December, 10:00
+€ 6
+Come and look`;
+
 async function makeBatch(page: Page): Promise<void> {
   await page.getByLabel("Paste a table").fill(TABLE);
   await page.getByRole("button", { name: "Use this table" }).click();
@@ -23,6 +30,22 @@ const post = "/pieces/opening-announcement";
 const shots: { name: string; path: string; act?: (page: Page) => Promise<void>; dark?: boolean }[] =
   [
     { name: "crates", path: "/" },
+    {
+      name: "new-piece",
+      path: "/crates/boats-at-rest/new",
+      act: async (page) => {
+        await page.getByLabel("What should it say?").fill(MESSAGE);
+        await page.waitForTimeout(1200);
+      },
+    },
+    {
+      name: "templates",
+      path: "/templates",
+      act: async (page) => {
+        await page.getByLabel("Shown in").selectOption("saltlight");
+        await page.waitForTimeout(1200);
+      },
+    },
     { name: "message", path: `${post}/message` },
     { name: "sizes", path: `${post}/sizes` },
     {

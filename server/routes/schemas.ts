@@ -3,6 +3,7 @@ import { Manifest } from "../../core/api";
 import { Brand } from "../../core/brand";
 import { Crate, Piece } from "../../core/piece";
 import { Catalogue } from "../../core/placements";
+import { Template } from "../../core/templates";
 import type { Routes } from "../app";
 
 const documents = {
@@ -11,9 +12,10 @@ const documents = {
   crate: Crate,
   manifest: Manifest,
   placements: Catalogue,
+  template: Template,
 };
 const Params = z.object({
-  name: z.enum(["piece", "brand", "crate", "manifest", "placements"]),
+  name: z.enum(["piece", "brand", "crate", "manifest", "placements", "template"]),
 });
 
 /** The open documents as JSON Schema, made from the one definition that the program itself reads with. */

@@ -6,7 +6,7 @@ import { useLibrary } from "../stores/library";
 import { usePiece } from "../stores/piece";
 import { useToasts } from "../stores/toasts";
 import PictureShelf from "./PictureShelf.vue";
-import { slotName as nameOf } from "./slot-name";
+import { slotName as nameOf } from "../../core/message";
 
 /** One picture of the message: replaced by a drop, a paste or from the shelf; its focus is moved by a click. */
 const props = defineProps<{ slotName: string; filling: PictureFilling }>();

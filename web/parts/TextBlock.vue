@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, useId, useTemplateRef } from "vue";
+import { slotHints, slotName as nameOf } from "../../core/message";
 import { LIMITS } from "../../core/piece";
 import { toggleMark, type EmphasisKind } from "../../core/text";
 import { usePiece } from "../stores/piece";
 import { useToasts } from "../stores/toasts";
-import { slotName as nameOf } from "./slot-name";
+import { useSharedWall } from "../wall/wall-key";
+import { counted } from "./counted";
 
 /** One slot of words, typed straight into the page. */
 const props = defineProps<{ slotName: string; text: string }>();
@@ -14,6 +16,27 @@ const toasts = useToasts();
 const id = useId();
 const isHeadline = computed(() => props.slotName === "headline");
 const near = computed(() => props.text.length > 0.9 * LIMITS.text);
+
+/** What belongs here and how long it may be, for an empty slot. */
+const hint = computed(() => {
+  const known = slotHints[props.slotName];
+  return known
+    ? `${known.hint}; about ${known.usual} characters`
+    : `No ${nameOf(props.slotName).toLowerCase()}`;
+});
+
+const wall = useSharedWall();
+/** The sizes that have no room for these words, in the order of the wall. */
+const without = computed(() => {
+  if (!props.text.trim()) return [];
+  const nodes = open.piece?.arrangement.filter(({ slot }) => slot === props.slotName) ?? [];
+  const ids = new Set(nodes.map(({ id }) => id));
+  return open.placements.filter(({ id }) =>
+    wall.reports.value
+      .get(id)
+      ?.findings.some(({ code, node }) => code.endsWith("left-out") && ids.has(node ?? "")),
+  );
+});
 
 function type(event: Event): void {
   const area = event.target as HTMLTextAreaElement;
@@ -87,7 +110,7 @@ function byKey(event: KeyboardEvent): void {
         ref="area"
         :value="text"
         rows="1"
-        :placeholder="`No ${nameOf(slotName).toLowerCase()}`"
+        :placeholder="hint"
         @input="type"
         @select="watchSelection"
         @keyup="watchSelection"
@@ -96,6 +119,10 @@ function byKey(event: KeyboardEvent): void {
         @keydown="byKey"
       ></textarea>
     </div>
+    <p v-if="without.length" class="without">
+      {{ text.length }} characters; no room on {{ counted(without.length, "size") }}, first
+      {{ without[0]!.name }}
+    </p>
   </div>
 </template>
 
@@ -104,6 +131,16 @@ function byKey(event: KeyboardEvent): void {
   padding: 8px 0 8px 12px;
   margin-left: -14px;
   border-left: 2px solid transparent;
+}
+
+.without {
+  display: none;
+  color: var(--quiet);
+  font-size: 12px;
+}
+
+.block:focus-within .without {
+  display: block;
 }
 
 .block:focus-within {
