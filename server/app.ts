@@ -23,6 +23,7 @@ import { serveWeb } from "./routes/web";
 import { Batches } from "./services/batches";
 import { Beginnings } from "./services/beginnings";
 import { Deliveries } from "./services/deliveries";
+import { Keeping } from "./services/keeping";
 import { Kits } from "./services/kits";
 import { Library } from "./services/library";
 import { Pieces } from "./services/pieces";
@@ -47,6 +48,7 @@ export interface Services {
   refits: Refits;
   templates: Templates;
   beginnings: Beginnings;
+  keeping: Keeping;
   renditions: Renditions;
   specimens: Specimens;
 }
@@ -63,6 +65,7 @@ export function makeServices(around: Surroundings): Services {
   const refits = new Refits(around, pieces, library, placements);
   const templates = new Templates(around, pieces);
   const beginnings = new Beginnings(around, pieces, library, placements, templates);
+  const keeping = new Keeping(around, pieces);
   const renditions = new Renditions(around);
   const specimens = new Specimens(around, library);
   return {
@@ -76,6 +79,7 @@ export function makeServices(around: Surroundings): Services {
     refits,
     templates,
     beginnings,
+    keeping,
     renditions,
     specimens,
   };

@@ -31,7 +31,8 @@ export const PlacementUse = z.object({ id: z.string(), title: z.string(), crate:
 export type PlacementUse = z.infer<typeof PlacementUse>;
 export const PlacementUses = z.object({ pieces: z.array(PlacementUse) });
 
-export const CrateAnswer = Crate.extend({ pieces: z.array(Piece) });
+/** `archived` are the pieces that were put aside. */
+export const CrateAnswer = Crate.extend({ pieces: z.array(Piece), archived: z.array(Piece) });
 export type CrateAnswer = z.infer<typeof CrateAnswer>;
 export const CrateList = z.object({ crates: z.array(CrateAnswer) });
 
@@ -52,6 +53,16 @@ export const EditRequest = z.object({
   /** How each placement is laid out on the screen where the edit was made; see the piece's `shown`. */
   shown: Piece.shape.shown,
 });
+
+export const CrateChange = z.object({
+  name: z.string().trim().min(1, "a crate needs a name").max(120),
+});
+/** Where a piece is kept: put aside or not, and in which crate. */
+export const PieceKeeping = z.object({
+  archived: z.boolean().optional(),
+  crate: z.string().min(1).optional(),
+});
+export type PieceKeeping = z.infer<typeof PieceKeeping>;
 
 /** The names of a size's best layouts, the best first. */
 export const LayoutChoices = z.object({ layouts: z.array(z.string()) });

@@ -15,7 +15,7 @@ export async function exportCrate(
   { pieces, library, placements, around }: Services,
   id: string,
 ): Promise<{ name: string; bytes: Uint8Array }> {
-  const crate = await pieces.crate(id);
+  const { archived: _archived, ...crate } = await pieces.crate(id);
   const brandIds = [...new Set([crate.brand, ...crate.pieces.map((piece) => piece.brand)])];
   const brands: Brand[] = await Promise.all(brandIds.map((brand) => library.brand(brand)));
   const document: Crate = { ...crate, pieces: crate.pieces.map((piece) => piece.id) };

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import {
   CrateAnswer,
+  CrateChange,
   CrateList,
   DressAnswer,
   DressRequest,
@@ -9,6 +10,7 @@ import {
   NewCrate,
   NewPiece,
   PieceAnswer,
+  PieceKeeping,
   ProblemAnswer,
 } from "../../core/api";
 import { Piece } from "../../core/piece";
@@ -17,7 +19,10 @@ import { Id, problems } from "./params";
 
 const OfSize = z.object({ placement: z.string().min(1) });
 
-export function addPieceRoutes(routes: Routes, { pieces, refits, beginnings }: Services): void {
+export function addPieceRoutes(
+  routes: Routes,
+  { pieces, refits, beginnings, keeping }: Services,
+): void {
   const ok = <T extends z.ZodType>(schema: T) => ({ response: { 200: schema, ...problems } });
 
   routes.get(
@@ -34,6 +39,23 @@ export function addPieceRoutes(routes: Routes, { pieces, refits, beginnings }: S
     "/api/crates/:id",
     { schema: { summary: "One crate with its pieces", params: Id, ...ok(CrateAnswer) } },
     ({ params }) => pieces.crate(params.id),
+  );
+  routes.put(
+    "/api/crates/:id",
+    { schema: { summary: "Rename a crate", params: Id, body: CrateChange, ...ok(CrateAnswer) } },
+    ({ params, body }) => keeping.rename(params.id, body.name),
+  );
+  routes.put(
+    "/api/pieces/:id/keeping",
+    {
+      schema: {
+        summary: "Put a piece aside or bring it back, and move it to another crate",
+        params: Id,
+        body: PieceKeeping,
+        ...ok(PieceAnswer),
+      },
+    },
+    ({ params, body }) => keeping.keep(params.id, body),
   );
   routes.post(
     "/api/crates/:id/dress",

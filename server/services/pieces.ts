@@ -58,8 +58,17 @@ export class Pieces {
       .where(eq(pieces.crate, row.id))
       .orderBy(asc(pieces.position));
     const { id, name, brand } = row;
-    const documents = found.map((piece) => piece.document);
-    return { format: "zestcrate/crate", version: 1, id, name, brand, pieces: documents };
+    const documents = (archived: boolean) =>
+      found.filter((piece) => piece.archived === archived).map((piece) => piece.document);
+    return {
+      format: "zestcrate/crate",
+      version: 1,
+      id,
+      name,
+      brand,
+      pieces: documents(false),
+      archived: documents(true),
+    };
   }
 
   async addCrate(name: string, brand: string): Promise<CrateAnswer> {
@@ -274,7 +283,7 @@ export class Pieces {
 }
 
 /** A piece that comes into another brand's crate takes that brand on: brands are never mixed. */
-async function dressedFor(reader: Reader, brand: string, piece: Piece): Promise<Piece> {
+export async function dressedFor(reader: Reader, brand: string, piece: Piece): Promise<Piece> {
   if (piece.brand === brand) return piece;
   const found = await reader
     .select()
@@ -285,7 +294,7 @@ async function dressedFor(reader: Reader, brand: string, piece: Piece): Promise<
   return applyEdit(piece, redress(piece, kit(piece.brand) ?? to, to).edit);
 }
 
-async function mustHave(reader: Reader, id: string) {
+export async function mustHave(reader: Reader, id: string) {
   const [row] = await reader.select().from(pieces).where(eq(pieces.id, id));
   if (!row) throw problem("not-found", { what: "piece", id });
   return row;

@@ -42,6 +42,35 @@ describe("new pieces over HTTP", () => {
   });
 });
 
+describe("crates and pieces", () => {
+  let server: TestServer;
+  before(async () => (server = await testServer()));
+  after(() => server.close());
+  const crate = async (id: string) => (await server.ask("GET", `/api/crates/${id}`)).body;
+  const ids = (pieces: { id: string }[]) => pieces.map(({ id }) => id);
+  const keep = (id: string, keeping: object) =>
+    server.ask("PUT", `/api/pieces/${id}/keeping`, keeping);
+
+  it("are renamed, put aside and brought back, and moved in the other crate's brand", async () => {
+    await server.ask("PUT", "/api/crates/boats-at-rest", { name: "Boats, resting" });
+    expect((await crate("boats-at-rest")).name).to.equal("Boats, resting");
+    const empty = await server.ask("PUT", "/api/crates/boats-at-rest", { name: " " });
+    expect(empty.body.message).to.contain("a crate needs a name");
+
+    await keep("late-opening", { archived: true });
+    const without = await crate("boats-at-rest");
+    expect(ids(without.pieces)).to.not.include("late-opening");
+    expect(ids(without.archived)).to.deep.equal(["late-opening"]);
+    await keep("late-opening", { archived: false });
+    expect(ids((await crate("boats-at-rest")).pieces)).to.include("late-opening");
+
+    const moved = await keep("late-opening", { crate: "autumn-lessons" });
+    expect(moved.body.piece.brand).to.equal("saltlight");
+    expect(ids((await crate("autumn-lessons")).pieces)).to.include("late-opening");
+    expect((await keep("late-opening", { crate: "nowhere" })).status).to.equal(404);
+  });
+});
+
 describe("templates of the house", () => {
   let server: TestServer;
   before(async () => (server = await testServer()));

@@ -77,6 +77,8 @@ export const pieces = sqliteTable(
       .references(() => crates.id),
     position: integer("position").notNull(),
     revision: integer("revision").notNull().default(0),
+    /** Put aside: no longer on its crate's shelf, and brought back whole. */
+    archived: integer("archived", { mode: "boolean" }).notNull().default(false),
     document: text("document", { mode: "json" }).$type<Piece>().notNull(),
     created: created(),
   },

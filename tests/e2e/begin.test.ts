@@ -117,6 +117,20 @@ describe("a piece from nothing", () => {
     await page.locator("figcaption", { hasText: "Lead Photo feed, tall" }).waitFor();
   });
 
+  it("is put aside and brought back, and its crate is renamed in place", async () => {
+    page = await stage.open("/");
+    const shelf = page.getByRole("region", { name: "Boats at Rest" });
+    await shelf.getByRole("button", { name: "Put Family workshop aside" }).click();
+    await shelf.getByText("1 piece put aside").click();
+    await shelf.getByRole("button", { name: "Bring it back" }).click();
+    await shelf.getByRole("link", { name: "Open Family workshop" }).waitFor();
+    await shelf.getByLabel("Name of the crate Boats at Rest").fill("Boats, resting");
+    await page.keyboard.press("Enter");
+    await page.getByRole("region", { name: "Boats, resting" }).waitFor();
+    const { violations } = await new AxeBuilder({ page }).analyze();
+    expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).to.deep.equal([]);
+  });
+
   it("is saved as a template of the house and begun with again", async () => {
     page = await stage.open("/pieces/float-before-lunch/look");
     await page.getByRole("button", { name: "Save as a template" }).click();

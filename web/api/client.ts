@@ -29,6 +29,7 @@ import {
   type LogoWish,
   type NewPiece,
   type NewTemplate,
+  type PieceKeeping,
   type PlacementFacts,
 } from "../../core/api";
 import { Brand } from "../../core/brand";
@@ -100,6 +101,9 @@ export const api = {
   withLead: (piece: string, placement: string) =>
     get(Piece, `/api/pieces/${piece}/with-lead?placement=${encodeURIComponent(placement)}`),
   pictures: () => get(PictureList, "/api/pictures"),
+  renameCrate: (id: string, name: string) => ask(CrateAnswer, "PUT", `/api/crates/${id}`, { name }),
+  keepPiece: (id: string, keeping: PieceKeeping) =>
+    ask(PieceAnswer, "PUT", `/api/pieces/${id}/keeping`, keeping),
   addCrate: (name: string, brand: string) => post(CrateAnswer, "/api/crates", { name, brand }),
   templates: () => get(TemplateList, "/api/templates"),
   addTemplate: (wanted: NewTemplate) => post(Template, "/api/templates", wanted),

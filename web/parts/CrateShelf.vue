@@ -1,8 +1,11 @@
 <script setup lang="ts">
 import { Download, Plus, Shirt } from "@lucide/vue";
 import { computed, ref } from "vue";
-import type { CrateAnswer } from "../../core/api";
+import type { CrateAnswer, PieceKeeping } from "../../core/api";
+import { api } from "../api/client";
 import { useLibrary } from "../stores/library";
+import { useToasts } from "../stores/toasts";
+import { counted } from "./counted";
 import DressCrate from "./DressCrate.vue";
 import PieceCard from "./PieceCard.vue";
 
@@ -10,6 +13,28 @@ const props = defineProps<{ crate: CrateAnswer }>();
 const emit = defineEmits<{ start: [crate: string, from: string] }>();
 
 const library = useLibrary();
+const toasts = useToasts();
+async function keep(piece: string, keeping: PieceKeeping): Promise<void> {
+  await act(() => api.keepPiece(piece, keeping));
+}
+
+/** An empty name is put back. */
+async function rename(event: Event): Promise<void> {
+  const input = event.target as HTMLInputElement;
+  const name = input.value.trim();
+  if (!name) input.value = props.crate.name;
+  else if (name !== props.crate.name) await act(() => api.renameCrate(props.crate.id, name));
+}
+
+async function act(work: () => Promise<unknown>): Promise<void> {
+  try {
+    await work();
+    await library.load();
+  } catch (error) {
+    toasts.fail(error);
+  }
+}
+
 const dressing = ref(false);
 const brand = computed(() => library.brandById.get(props.crate.brand));
 </script>
@@ -17,7 +42,17 @@ const brand = computed(() => library.brandById.get(props.crate.brand));
 <template>
   <section class="crate" :aria-label="crate.name">
     <header>
-      <h2>{{ crate.name }}</h2>
+      <h2>
+        <input
+          class="crate-name"
+          :value="crate.name"
+          maxlength="120"
+          :aria-label="`Name of the crate ${crate.name}`"
+          :size="Math.max(8, crate.name.length)"
+          @change="rename"
+          @keydown.enter="($event.target as HTMLInputElement).blur()"
+        />
+      </h2>
       <RouterLink v-if="brand" class="brand" :to="{ name: 'brand', params: { id: brand.id } }">
         {{ brand.name }}
         <span class="colours" aria-hidden="true">
@@ -53,8 +88,20 @@ const brand = computed(() => library.brandById.get(props.crate.brand));
         :key="piece.id"
         :piece="piece"
         @start="emit('start', crate.id, piece.id)"
+        @keep="keep(piece.id, $event)"
       />
     </div>
+    <details v-if="crate.archived.length" class="archived">
+      <summary>{{ counted(crate.archived.length, "piece") }} put aside</summary>
+      <ul>
+        <li v-for="piece in crate.archived" :key="piece.id">
+          {{ piece.title }}
+          <button class="button plain" @click="keep(piece.id, { archived: false })">
+            Bring it back
+          </button>
+        </li>
+      </ul>
+    </details>
   </section>
 </template>
 
@@ -70,6 +117,33 @@ header {
   padding-bottom: 8px;
   margin-bottom: 16px;
   border-bottom: 1px solid var(--line);
+}
+
+.crate-name {
+  field-sizing: content;
+  min-width: 0;
+  padding: 2px 6px;
+  margin-left: -7px;
+  border: 1px solid transparent;
+  border-radius: 4px;
+  background: none;
+  color: var(--ink);
+  font: 650 18px/1.2 var(--title);
+}
+
+.crate-name:hover {
+  border-color: var(--line-strong);
+}
+
+.archived {
+  padding-top: 16px;
+  color: var(--quiet);
+}
+
+.archived ul {
+  padding: 0;
+  margin: 0;
+  list-style: none;
 }
 
 .brand {

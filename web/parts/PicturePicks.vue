@@ -35,7 +35,7 @@ function toggle(id: FileId): void {
 <style scoped>
 .pictures {
   display: grid;
-  grid-template-columns: repeat(4, 1fr);
+  grid-template-columns: repeat(4, minmax(0, 1fr));
   gap: 6px;
   padding-top: 8px;
 }

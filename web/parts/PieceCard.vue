@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { CopyPlus } from "@lucide/vue";
+import { Archive, CopyPlus } from "@lucide/vue";
 import { computed } from "vue";
+import type { PieceKeeping } from "../../core/api";
 import type { Piece } from "../../core/piece";
 import { useLibrary } from "../stores/library";
 import { useWall } from "../wall/use-wall";
@@ -8,7 +9,7 @@ import GraphicTile from "./GraphicTile.vue";
 
 /** A piece on its crate's shelf: the lead size, and three others small beside it. */
 const props = defineProps<{ piece: Piece }>();
-const emit = defineEmits<{ start: [] }>();
+const emit = defineEmits<{ start: []; keep: [keeping: PieceKeeping] }>();
 
 const library = useLibrary();
 const wall = useWall({
@@ -16,6 +17,11 @@ const wall = useWall({
   brand: () => library.brandById.get(props.piece.brand),
   pictures: () => library.pictures,
 });
+
+const elsewhere = computed(() =>
+  library.crates.filter(({ pieces }) => !pieces.some(({ id }) => id === props.piece.id)),
+);
+const keep = (keeping: PieceKeeping): void => emit("keep", keeping);
 
 const HEIGHT = 240;
 const lead = computed(() => library.placementOf(props.piece, props.piece.lead));
@@ -61,6 +67,27 @@ const kinds = { post: "Post", carousel: "Carousel", story: "Story", ad: "Ad" };
         <h3>{{ piece.title }}</h3>
         <p class="quiet small">{{ kinds[piece.kind] }}, {{ piece.sizes.length }} sizes</p>
       </div>
+      <select
+        v-if="elsewhere.length"
+        class="move"
+        value=""
+        :aria-label="`Move ${piece.title} to another crate`"
+        title="Move it to another crate"
+        @change="keep({ crate: ($event.target as HTMLSelectElement).value })"
+      >
+        <option value="" disabled>Move</option>
+        <option v-for="crate in elsewhere" :key="crate.id" :value="crate.id">
+          {{ crate.name }}
+        </option>
+      </select>
+      <button
+        class="button plain"
+        :aria-label="`Put ${piece.title} aside`"
+        title="Put it aside"
+        @click="keep({ archived: true })"
+      >
+        <Archive :size="16" aria-hidden="true" />
+      </button>
       <button
         class="button plain"
         :aria-label="`Start a new piece from ${piece.title}`"
@@ -86,10 +113,22 @@ const kinds = { post: "Post", carousel: "Carousel", story: "Story", ad: "Ad" };
   align-content: end;
 }
 
+.move {
+  max-width: 76px;
+  border: 0;
+  background: none;
+  color: var(--leaf);
+  font: 600 13px var(--text);
+}
+
+footer > div {
+  flex: 1;
+}
+
 footer {
   display: flex;
-  justify-content: space-between;
-  gap: 16px;
+  align-items: center;
+  gap: 2px;
   padding-top: 8px;
 }
 </style>

@@ -7,6 +7,7 @@ import type { FileId } from "../../core/files";
 import { sortMessage, wordsOf, type SortedLine } from "../../core/message";
 import { fitting, pictureSlots, pieceOf, type Template } from "../../core/templates";
 import { api } from "../api/client";
+import ImportJson from "../parts/ImportJson.vue";
 import PageBar from "../parts/PageBar.vue";
 import PicturePicks from "../parts/PicturePicks.vue";
 import SortedLines from "../parts/SortedLines.vue";
@@ -32,7 +33,6 @@ const filters = ref<Filters>(NO_FILTERS);
 const list = shallowRef<TemplateList>({ templates: [], house: [] });
 const failure = ref("");
 const busy = ref(false);
-const picker = shallowRef<HTMLInputElement>();
 const favourites = useLocalStorage<string[]>("favourite-templates", []);
 const recent = useLocalStorage<string[]>("recent-templates", []);
 
@@ -125,22 +125,13 @@ async function remove(template: Template): Promise<void> {
   }
 }
 
-async function take(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement;
-  const file = input.files?.[0];
-  input.value = "";
-  if (!file) return;
+async function take(template: unknown): Promise<void> {
   try {
-    const { name } = await api.importTemplate(JSON.parse(await file.text()));
+    const { name } = await api.importTemplate(template);
     list.value = await api.templates();
     toasts.tell(`“${name}” is a template of the house now.`);
   } catch (error) {
-    const isJson = !(error instanceof SyntaxError);
-    toasts.fail(
-      isJson
-        ? error
-        : new Error(`${file.name} is no template. Nothing was changed; choose another.`),
-    );
+    toasts.fail(error);
   }
 }
 </script>
@@ -156,15 +147,11 @@ async function take(event: Event): Promise<void> {
           </option>
         </select>
       </label>
-      <button class="button" @click="picker?.click()">Import a template</button>
-      <input
-        ref="picker"
-        type="file"
-        accept=".json,application/json"
-        class="hidden-name"
-        aria-label="A template to import"
-        tabindex="-1"
-        @change="take"
+      <ImportJson
+        label="Import a template"
+        what="A template to import"
+        @read="take"
+        @failed="toasts.fail"
       />
     </PageBar>
     <div class="columns">

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, shallowRef } from "vue";
+import { computed, onMounted, ref } from "vue";
 import type { PlacementFacts } from "../../core/api";
 import { isShipped, type Placement } from "../../core/placements";
 import { api } from "../api/client";
 import { counted } from "../parts/counted";
+import ImportJson from "../parts/ImportJson.vue";
 import PageBar from "../parts/PageBar.vue";
 import PlacementCard from "../parts/PlacementCard.vue";
 import PlacementEditor from "../parts/PlacementEditor.vue";
@@ -17,7 +18,6 @@ const toasts = useToasts();
 const find = ref("");
 /** The placement that is open: an id, or "new" for one that is being added. */
 const open = ref<string>();
-const picker = shallowRef<HTMLInputElement>();
 
 onMounted(() => {
   document.title = "Placements – Zest Crate";
@@ -61,13 +61,9 @@ async function saved(id: string | undefined): Promise<void> {
   open.value = id;
 }
 
-async function take(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement;
-  const file = input.files?.[0];
-  input.value = "";
-  if (!file) return;
+async function take(catalogue: unknown): Promise<void> {
   try {
-    const { added, changed, same } = await api.importPlacements(await readJson(file));
+    const { added, changed, same } = await api.importPlacements(catalogue);
     await library.load();
     toasts.tell(
       `${counted(added.length, "placement")} added, ${changed.length} corrected, ${same.length} as they were.`,
@@ -76,31 +72,12 @@ async function take(event: Event): Promise<void> {
     toasts.fail(error);
   }
 }
-
-async function readJson(file: File): Promise<unknown> {
-  try {
-    return JSON.parse(await file.text());
-  } catch {
-    throw new Error(
-      `${file.name} is not JSON. Nothing was changed; choose a file that was exported here.`,
-    );
-  }
-}
 </script>
 
 <template>
   <PageBar title="Placements">
     <a class="button" href="/api/placements/export" download>Export as JSON</a>
-    <button class="button" @click="picker?.click()">Import</button>
-    <input
-      ref="picker"
-      type="file"
-      accept=".json,application/json"
-      class="hidden-name"
-      aria-label="A catalogue to import"
-      tabindex="-1"
-      @change="take"
-    />
+    <ImportJson label="Import" what="A catalogue to import" @read="take" @failed="toasts.fail" />
     <button class="button main" @click="open = 'new'">Add a placement</button>
   </PageBar>
   <div class="columns">

@@ -1,0 +1,43 @@
+import { eq } from "drizzle-orm";
+import type { CrateAnswer, PieceAnswer, PieceKeeping } from "../../core/api";
+import { freeTitle } from "../../core/piece";
+import { problem } from "../../core/problem";
+import { crates, pieces } from "../store/tables";
+import { dressedFor, mustHave, type Pieces } from "./pieces";
+import type { Surroundings } from "./services";
+
+/** Crates renamed, and pieces put aside, brought back and moved. */
+export class Keeping {
+  constructor(
+    private readonly around: Surroundings,
+    private readonly pieces: Pieces,
+  ) {}
+
+  async rename(id: string, name: string): Promise<CrateAnswer> {
+    await this.pieces.crate(id);
+    await this.around.store.write((tx) => tx.update(crates).set({ name }).where(eq(crates.id, id)));
+    return this.pieces.crate(id);
+  }
+
+  /** A piece that comes into another brand's crate takes that brand on. */
+  async keep(id: string, { archived, crate }: PieceKeeping): Promise<PieceAnswer> {
+    await this.around.store.write(async (tx) => {
+      const row = await mustHave(tx, id);
+      if (archived !== undefined)
+        await tx.update(pieces).set({ archived }).where(eq(pieces.id, id));
+      if (crate === undefined || crate === row.crate) return;
+      const [into] = await tx.select().from(crates).where(eq(crates.id, crate));
+      if (!into) throw problem("not-found", { what: "crate", id: crate });
+      const siblings = await tx.select().from(pieces).where(eq(pieces.crate, crate));
+      const taken = siblings.map(({ document }) => document.title);
+      const dressed = await dressedFor(tx, into.brand, row.document);
+      const document = { ...dressed, title: freeTitle(dressed.title, taken) };
+      const position = Math.max(-1, ...siblings.map((one) => one.position)) + 1;
+      const revision = row.revision + 1;
+      await tx.update(pieces).set({ crate, position, document, revision }).where(eq(pieces.id, id));
+    });
+    const answer = await this.pieces.get(id);
+    this.pieces.events.announce(id, answer.revision);
+    return answer;
+  }
+}

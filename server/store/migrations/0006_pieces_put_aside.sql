@@ -1,0 +1,1 @@
+ALTER TABLE `pieces` ADD `archived` integer DEFAULT false NOT NULL;
