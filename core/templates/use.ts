@@ -73,7 +73,9 @@ function wordsOf({ design, fixed }: Template, given: Wanted["words"]): Record<st
     slot,
     fixed.includes(slot) || !isText(sample) ? sample : { text: words[slot] ?? "" },
   ]);
-  const kept = Object.entries(words).filter(([slot, text]) => !Object.hasOwn(design.message, slot) && text);
+  const kept = Object.entries(words).filter(
+    ([slot, text]) => !Object.hasOwn(design.message, slot) && text,
+  );
   return Object.fromEntries([
     ...own,
     ...kept.map(([slot, text]): [string, Filling] => [slot, { text }]),
