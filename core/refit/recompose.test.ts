@@ -2,6 +2,7 @@ import { expect } from "chai";
 import { cases } from "../../tests/support/arrangements";
 import { caseSources } from "../../tests/support/case-sources";
 import { makeScene, withLead } from "../engine";
+import type { Piece } from "../piece";
 import { placementById } from "../placements";
 import type { Placed } from "./layout";
 
@@ -33,6 +34,23 @@ describe("another lead size", () => {
         expect(after.placed, `${piece.id} ${id}`).to.have.lengthOf(layout.placed.length);
       }
     }
+  });
+});
+
+describe("a node that was hidden on a size", () => {
+  it("stays hidden when that size becomes the lead, and is there on the others", async () => {
+    const sources = await caseSources();
+    const { piece, brand } = cases().find(({ piece: { id } }) => id === "opening-announcement")!;
+    const sizes: Piece["sizes"] = [
+      { placement: piece.lead, changes: {} },
+      { placement: "story", changes: { date: { hidden: true } } },
+    ];
+    const anew = withLead({ ...piece, sizes }, brand, placementById("story"), sources);
+    const shows = (placement: string) =>
+      makeScene(anew, brand, placementById(placement), sources).layout.placed.some(
+        ({ node }) => node.id === "date",
+      );
+    expect([shows("story"), shows(piece.lead)]).to.deep.equal([false, true]);
   });
 });
 

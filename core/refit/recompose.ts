@@ -27,9 +27,10 @@ export function recomposed(piece: Piece, layout: Layout): Piece {
     (node) => !placed.has(node.id) && !isEmpty(layout, node),
   );
   const hidden = Object.fromEntries(missing.map(({ id }) => [id, { hidden: true }]));
-  const sizes = piece.sizes.map((size) =>
-    size.placement === placement.id ? withoutLayout({ ...size, changes: hidden }) : size,
-  );
+  const lead = piece.sizes.find((size) => size.placement === placement.id);
+  const others = piece.sizes.filter((size) => size !== lead);
+  const { layout: _layout, ...own } = lead ?? { placement: placement.id };
+  const sizes = [{ ...own, changes: hidden }, ...others];
   return {
     ...piece,
     lead: placement.id,
@@ -39,13 +40,9 @@ export function recomposed(piece: Piece, layout: Layout): Piece {
   };
 }
 
-function withoutLayout({ layout: _layout, ...size }: Piece["sizes"][number]) {
-  return size;
-}
-
-/** A node that has nothing to show is not there on any size, and need not be hidden. */
+/** A node that has nothing to show yet will be shown when it has; one that a person hid here stays hidden. */
 const isEmpty = ({ resolved }: Layout, { id }: Node): boolean =>
-  resolved.absent.some((node) => node.id === id);
+  resolved.absent.some((node) => node.id === id && node.why !== "hidden");
 
 function standing(node: Node, item: Placed, { placed, resolved, leadScale }: Layout): Node {
   const { on, ...rest } = node;

@@ -127,6 +127,11 @@ describe("the placements' page", () => {
     expect(before === after).to.equal(false);
     await editor.getByRole("button", { name: "Save", exact: true }).click();
     await page.getByText("Corrected").waitFor();
+    // What is retired now is the corrected one, and the correction is not lost with it.
+    await editor.getByRole("button", { name: "Retire" }).click();
+    await editor.getByRole("button", { name: "Offer it again" }).click();
+    await page.getByText("Corrected").waitFor();
+    expect(await editor.getByLabel("Margin, px").inputValue()).to.equal("150");
     await editor.getByRole("button", { name: "Back to the shipped facts" }).click();
     await page.getByText("Corrected").waitFor({ state: "detached" });
   });

@@ -111,8 +111,6 @@ export const api = {
   removeTemplate: (id: string) => ask(TemplateList, "DELETE", `/api/templates/${id}`),
   beginPiece: (crate: string, wanted: NewPiece) =>
     post(PieceAnswer, `/api/crates/${crate}/pieces`, wanted),
-  addPiece: (crate: string, from: string, title?: string) =>
-    post(PieceAnswer, `/api/crates/${crate}/pieces`, { from, title }),
   importZip: (file: File) => post(ImportAnswer, "/api/imports", form(file)),
   addPicture: (file: File) => post(PictureFile, "/api/pictures", form(file)),
   addBrand: (brand: NewBrand) => post(Brand, "/api/brands", brand),

@@ -110,7 +110,12 @@ const remove = () =>
           {{ placement ? "Save" : "Add it" }}
         </button>
         <template v-if="placement">
-          <button type="button" class="button" @click="retire(!placement.retired)">
+          <button
+            type="button"
+            class="button"
+            :disabled="changed"
+            @click="retire(!placement.retired)"
+          >
             {{ placement.retired ? "Offer it again" : "Retire" }}
           </button>
           <button v-if="shipped" type="button" class="button" @click="remove">

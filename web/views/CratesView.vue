@@ -63,7 +63,7 @@ async function importFile(event: Event): Promise<void> {
 
 async function startPiece(crate: string, from: string): Promise<void> {
   try {
-    const { piece } = await api.addPiece(crate, from);
+    const { piece } = await api.beginPiece(crate, { from });
     await router.push({ name: "piece", params: { id: piece.id, step: "message" } });
   } catch (error) {
     toasts.fail(error);

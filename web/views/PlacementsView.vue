@@ -116,7 +116,7 @@ async function take(catalogue: unknown): Promise<void> {
     </main>
     <PlacementEditor
       v-if="open === 'new' || current"
-      :key="open"
+      :key="`${open} ${JSON.stringify(current)}`"
       :placement="current"
       :fresh="FRESH"
       :channels="channels"
