@@ -38,7 +38,8 @@ export function placeBadge(
   ];
   for (const { share, lines } of TRIES) {
     const diameter = Math.min(share * stage.extent, most);
-    const inside = lines === "all" ? badge.inside : badge.inside.slice(0, 1);
+    const inside =
+      lines === "all" ? badge.inside : [rulingOf(badge.inside)].flatMap((one) => one ?? []);
     const room = innerWords(stage, inside, diameter);
     if (!room) continue;
     const spot = bestSpot(stage.badgeArea, diameter, obstacles, ornament);
@@ -53,25 +54,29 @@ export function placeBadge(
   return undefined;
 }
 
-/** The first text large, the others at reading size under it; undefined when they do not fit the round. */
+/** What was composed largest: a price, a day. */
+const rulingOf = (inside: readonly TextNode[]): TextNode | undefined =>
+  [...inside].sort((a, b) => (b.size ?? 0) - (a.size ?? 0))[0];
+
+/** The ruling text large, the others at reading size over or under it; undefined when they do not fit the round. */
 function innerWords(stage: Stage, inside: TextNode[], diameter: number): Block | undefined {
-  const [first, ...others] = inside;
-  if (!first) return undefined;
+  const ruling = rulingOf(inside);
+  if (!ruling) return undefined;
+  const others = inside.filter((node) => node !== ruling);
   const width = 0.76 * diameter;
   const small = Math.max(stage.floor, 0.1 * diameter);
-  const set = setToFit(first.paragraph, {
+  const set = setToFit(ruling.paragraph, {
     width,
     height: (others.length > 0 ? 0.4 : 0.5) * diameter,
     min: stage.floor,
     max: diameter,
     mostLines: 1,
   });
-  const lines = others.map((node) => {
-    const line = setAt(node.paragraph, small, 0.72 * diameter, 1);
-    return line && centred(textBlock(node, line), width);
+  const blocks = inside.flatMap((node) => {
+    const words = node === ruling ? set : setAt(node.paragraph, small, 0.72 * diameter, 1);
+    return words ? [centred(textBlock(node, words), width)] : [];
   });
-  if (!set || lines.includes(undefined)) return undefined;
-  const blocks = [centred(textBlock(first, set), width), ...lines.filter((l) => l !== undefined)];
+  if (blocks.length < inside.length) return undefined;
   const whole = stack(
     blocks,
     others.map(() => 0.06 * diameter),

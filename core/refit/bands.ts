@@ -1,14 +1,16 @@
-import { between, bottom, right, type Box } from "../geometry";
+import { between } from "../geometry";
 import type { Block } from "./block";
 import type { Draft } from "./draft";
 import { groupGap } from "./gaps";
 import { hasMedia, type Parts } from "./parts";
+import { belongsToEdge } from "./ornament";
 import { TEXT_ALONE, type Stage } from "./stage";
 import {
   detailsBlock,
   footRow,
   footStack,
   head,
+  roomIn,
   twoColumns,
   withoutLast,
   wordLayouts,
@@ -68,7 +70,7 @@ function* blocksBelow(
 
 /** Words at the top, the picture or ornament in the middle, logo and call to action at the bottom. */
 export function* pictureBetween(stage: Stage, parts: Parts, size: number): Generator<Draft> {
-  if (!hasMedia(parts)) return;
+  if (!hasMedia(parts) || footCutsOrnament(stage, parts)) return;
   const { kept } = stage;
   const foot = footOf(roomIn(stage, parts, kept, size));
   if (!foot) return;
@@ -105,6 +107,13 @@ export function* pictureBetween(stage: Stage, parts: Parts, size: number): Gener
     };
   }
 }
+
+/** What rises from the frame's foot would be cut off by a foot of words. */
+const footCutsOrnament = (stage: Stage, { ornament, photos, cta, logo }: Parts): boolean =>
+  ornament !== undefined &&
+  photos.length === 0 &&
+  (cta ?? logo) !== undefined &&
+  belongsToEdge(stage, ornament);
 
 /** The foot as a row, or as a stack where a row is too wide; no block when there is nothing to stand there. */
 function footOf(room: WordRoom): { block?: Block; usesLast: boolean } | undefined {
@@ -158,12 +167,3 @@ export function* wordsAlone(stage: Stage, parts: Parts, size: number): Generator
 
 /** Bands in a wide frame leave only slits; columns suit it better. */
 const wide = (stage: Stage): number => (stage.ratio > 1.45 ? 2 : 0);
-
-export const roomIn = (stage: Stage, parts: Parts, region: Box, size: number): WordRoom => ({
-  stage,
-  parts,
-  size,
-  width: right(region) - region.x,
-  height: bottom(region) - region.y,
-  align: stage.align === 0.5 ? 0.5 : 0,
-});

@@ -1,9 +1,8 @@
 import { between, bottom, right, type Box } from "../geometry";
-import { roomIn } from "./bands";
 import type { Draft } from "./draft";
 import { hasMedia, type Parts } from "./parts";
 import type { Stage } from "./stage";
-import { wordLayouts } from "./words";
+import { roomIn, wordLayouts } from "./words";
 
 /** Shares of the frame's width that the words may take. */
 const SHARES = [0.38, 0.44, 0.5, 0.56, 0.64];

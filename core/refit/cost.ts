@@ -88,7 +88,9 @@ export class Costing {
       media: mediaCost(this.stage, draft, draft.parts.photos.length > 0),
       lines: 0.12 * Math.max(0, (headline?.text?.set.lines.length ?? 0) - COMFORTABLE_LINES),
       text: smallText(this.stage, words, headline),
-      change: 0.2 * (draft.change + (isOver(draft.parts) && !draft.over ? OFF_PICTURE : 0)),
+      change:
+        0.2 *
+        (draft.change + (isOver(draft.parts) && !draft.over && !draft.plate ? OFF_PICTURE : 0)),
     };
   }
 }

@@ -48,8 +48,11 @@ export function finish(stage: Stage, draft: Draft): Placed[] | undefined {
 const LEAST_PICTURE = 2;
 
 /** The plate that the words had over a picture becomes the ground of all that the picture leaves. */
-const panel = (stage: Stage, { parts, over }: Draft): Placed[] =>
-  parts.plate && !over ? [{ node: parts.plate, box: stage.frame, turn: 0 }] : [];
+function panel(stage: Stage, { parts, over, plate: own }: Draft): Placed[] {
+  if (!parts.plate || over || own) return [];
+  const shape = { ...parts.plate.shape, kind: "rectangle", corner: 0 } as const;
+  return [{ node: { ...parts.plate, shape }, box: stage.frame, turn: 0 }];
+}
 
 const plate = ({ parts, plate: at }: Draft): Placed[] =>
   parts.plate && at ? [{ node: parts.plate, box: at, turn: 0 }] : [];

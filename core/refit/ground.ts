@@ -1,5 +1,6 @@
 import { decoded, encoded, luminance, type Hex } from "../colour";
 import { box, contains, type Box } from "../geometry";
+import { bodyOf } from "../shape";
 import { toneOf, type GroundTone } from "../picture";
 import type { Placed } from "./layout";
 
@@ -20,7 +21,10 @@ export function groundBehind(target: Box, behind: Placed[], backdrop: Hex): Grou
 }
 
 const groundOf = (target: Box, behind: Placed[]): Placed | undefined =>
-  behind.findLast((item) => isGround(item) && contains(item.box, target));
+  behind.findLast((item) => isGround(item) && contains(covered(item), target));
+
+const covered = ({ node, box: at }: Placed): Box =>
+  node.type === "shape" ? bodyOf(node.shape, at) : at;
 
 export const standsOnPicture = (target: Box, behind: Placed[]): boolean =>
   groundOf(target, behind)?.node.type === "picture";

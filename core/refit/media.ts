@@ -1,6 +1,8 @@
 import { area, between, bottom, box, intersect, right, type Box } from "../geometry";
 import { cropBeside, cropTo, focusInFrame } from "../picture";
 import type { PictureNode } from "../resolve";
+import { isPattern } from "../shape";
+import { ornamentIn } from "./ornament";
 import type { Draft } from "./draft";
 import type { Placed } from "./layout";
 import type { Stage } from "./stage";
@@ -10,8 +12,11 @@ export function placeMedia(stage: Stage, draft: Draft): Placed[] {
   const { photos, ornament, framed } = draft.parts;
   if (!draft.media) return [];
   if (photos.length === 0) {
-    const also = draft.mediaAlso ? { also: draft.mediaAlso } : {};
-    return ornament ? [{ node: ornament, box: draft.media, turn: 0, ...also }] : [];
+    if (!ornament) return [];
+    const again = draft.mediaAlso && isPattern(ornament.shape.kind);
+    const also = again ? { also: draft.mediaAlso! } : {};
+    const at = ornamentIn(stage, ornament, draft.media);
+    return [{ node: ornament, box: at, turn: ornament.turn, ...also }];
   }
   if (draft.over) return over(draft, photos, draft.media);
   const media = framed ? intersect(draft.media, stage.kept) : draft.media;

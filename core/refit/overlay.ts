@@ -1,12 +1,11 @@
 import { between, bottom, box, inset, right, type Box } from "../geometry";
 import { containedIn } from "../picture";
 import type { Block } from "./block";
-import { roomIn } from "./bands";
 import type { Draft } from "./draft";
 import { around } from "./media";
 import type { Parts } from "./parts";
 import type { Stage } from "./stage";
-import { wordLayouts } from "./words";
+import { roomIn, wordLayouts } from "./words";
 
 /** The shares of the usable width that words over a picture may take, and of its height. */
 const WIDTHS = [1, 0.66, 0.5, 0.4];

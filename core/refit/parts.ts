@@ -38,6 +38,8 @@ export interface Parts {
   badge?: Badge;
   /** The area that the words stand on, over a picture. */
   plate?: ShapeNode;
+  /** The plate stands clear of the frame, with no picture behind it and the ruling words on it. */
+  isCard: boolean;
   /** The words stand on the picture itself. */
   overPhoto: boolean;
   /** The picture keeps clear of the frame's edges. */
@@ -86,6 +88,7 @@ function readParts({ nodes }: ResolvedPiece): Parts {
     logoOnMedia: Boolean(logo && photos.some((photo) => contains(photo.box, logo.box))),
     mediaFirst: !media || !headline || centre(media.box).y < centre(headline.box).y,
     overPhoto: !plate && photos.some((photo) => carries(photo, headline ?? texts[0] ?? logo)),
+    isCard: photos.length === 0 && isCard(plate, headline, nodes),
     framed: photos.length > 0 && photos.every((photo) => keepsClear(photo.box, nodes)),
     ...(plate ? { plate } : {}),
     ...(ornament?.type === "shape" ? { ornament } : {}),
@@ -135,6 +138,16 @@ function plateOf(nodes: ResolvedNode[], texts: TextNode[]): ShapeNode | undefine
       texts.some((text) => text.on === node.id || contains(node.box, text.box)),
   );
 }
+
+const isCard = (
+  plate: ShapeNode | undefined,
+  ruling: TextNode | undefined,
+  nodes: ResolvedNode[],
+): boolean =>
+  plate !== undefined &&
+  ruling !== undefined &&
+  keepsClear(plate.box, nodes) &&
+  (ruling.on === plate.id || contains(plate.box, ruling.box));
 
 const carries = (photo: PictureNode, node: ResolvedNode | undefined): boolean =>
   node !== undefined && (node.on === photo.id || contains(photo.box, node.box));

@@ -2,6 +2,7 @@ import type { Placement } from "../placements";
 import type { ResolvedNode, ResolvedPiece } from "../resolve";
 import { asArranged } from "./arranged";
 import { pictureAbove, pictureBetween, wordsAlone } from "./bands";
+import { onCard } from "./card";
 import { columns } from "./columns";
 import { Costing, NO_COST, total } from "./cost";
 import { finish } from "./finish";
@@ -12,6 +13,7 @@ import { onTheirGround, withLocalPlaces } from "./settle";
 import { Stage } from "./stage";
 import { overPhoto, pictureWhole } from "./overlay";
 import { mirrored } from "./mirror";
+import { ornamentBelow } from "./ornament";
 import { strip } from "./strip";
 import { withVeils } from "./veil";
 
@@ -26,6 +28,8 @@ const HYSTERESIS = 0.12;
 
 const GENERATORS = [
   overPhoto,
+  onCard,
+  ornamentBelow,
   pictureWhole,
   pictureAbove,
   pictureBetween,

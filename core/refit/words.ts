@@ -1,5 +1,6 @@
 import { logoFor } from "../brand";
-import { luminance } from "../colour";
+import { luminance, type Hex } from "../colour";
+import { bottom, right, type Box } from "../geometry";
 import type { LogoVersion, TextNode } from "../resolve";
 import { setAt, setToFit } from "../type";
 import {
@@ -27,7 +28,18 @@ export interface WordRoom {
   size: number;
   /** 0 for a shared left edge, ½ for words that were composed about a middle. */
   align: number;
+  /** What the words stand on, where it is not the ground of all. */
+  ground?: Hex;
 }
+
+export const roomIn = (stage: Stage, parts: Parts, region: Box, size: number): WordRoom => ({
+  stage,
+  parts,
+  size,
+  width: right(region) - region.x,
+  height: bottom(region) - region.y,
+  align: stage.align === 0.5 ? 0.5 : 0,
+});
 
 export type WordLayout = (room: WordRoom) => Block | undefined;
 
@@ -82,9 +94,10 @@ function panelLogo({
   stage,
   parts,
   width,
-}: Pick<WordRoom, "stage" | "parts" | "width">): Block | undefined {
+  ground = stage.ground,
+}: Pick<WordRoom, "stage" | "parts" | "width" | "ground">): Block | undefined {
   if (!parts.logo) return undefined;
-  return logoOn(stage, parts, luminance(stage.ground), 0.6 * width);
+  return logoOn(stage, parts, luminance(ground), 0.6 * width);
 }
 
 export function logoOn(

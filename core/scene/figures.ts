@@ -17,6 +17,7 @@ import {
   ICON_STROKE,
   isOpen,
   outlineOf,
+  overflows,
   rectangle,
   waves,
 } from "../shape";
@@ -43,7 +44,7 @@ export function shapeItems(setting: Setting, node: ShapeNode): PathItem[] {
       d: outlineOf(spec, placed.box, extent),
       ...(isOpen(spec.kind) ? {} : { fill: fillOf(node, placed.box) }),
       ...(pen ? { pen } : {}),
-      ...(spec.kind === "waves" ? { clip: placed.box } : {}),
+      ...(overflows(spec.kind) ? { clip: placed.box } : {}),
       ...(node.shadow ? { shade: shadeOf(node.shadow, unit) } : {}),
     },
   ];

@@ -27,6 +27,9 @@ export function burst(b: Box, points: number, inner: number): string {
 /** How much of a speech shape's height is its tail. */
 const TAIL = 0.18;
 
+/** A speech shape without its tail. */
+export const speechBody = (b: Box): Box => ({ ...b, height: (1 - TAIL) * b.height });
+
 /** A speech shape: a rounded box with its tail at the lower left. */
 export function speech(b: Box, radius: number): string {
   const floor = bottom(b) - TAIL * b.height;
@@ -86,3 +89,20 @@ const organic =
 
 export const pebble = organic(PEBBLE);
 export const blob = organic(BLOB);
+
+/** Of a ticket: its notches' radius in short sides, and how far along its long side they are. */
+const NOTCH = { radius: 0.065, at: 0.74 } as const;
+
+/** A ticket: a notch in either long side, where it would be torn. */
+export function ticket(b: Box): string {
+  const wide = b.width >= b.height;
+  const r = n(NOTCH.radius * Math.min(b.width, b.height));
+  const [from, to] = [-1, 1].map(
+    (side) => NOTCH.at * Math.max(b.width, b.height) + side * Number(r),
+  ) as [number, number];
+  const [top, low, left, far] = [n(b.y), n(bottom(b)), n(b.x), n(right(b))];
+  const notch = (x: string | number, y: string | number) => `A${r} ${r} 0 0 0 ${x} ${y}`;
+  return wide
+    ? `M${left} ${top}H${n(b.x + from)}${notch(n(b.x + to), top)}H${far}V${low}H${n(b.x + to)}${notch(n(b.x + from), low)}H${left}Z`
+    : `M${left} ${top}H${far}V${n(b.y + from)}${notch(far, n(b.y + to))}V${low}H${left}V${n(b.y + to)}${notch(left, n(b.y + from))}Z`;
+}

@@ -16,6 +16,11 @@ export const ShapeKind = z.enum([
   "blob",
   "wave-edge",
   "waves",
+  "dots",
+  "stripes",
+  "rays",
+  "arcs",
+  "ticket",
   "path",
 ]);
 export type ShapeKind = z.infer<typeof ShapeKind>;
@@ -24,7 +29,7 @@ export type ShapeKind = z.infer<typeof ShapeKind>;
 const MOST_PATH = 20_000;
 const PATH_DATA = /^[MmLlHhVvCcSsQqTtAaZz0-9eE+\-.,\s]+$/;
 
-/** Which outline a box has. `corner` is lead pixels, `points` the corners of a polygon, star or burst. */
+/** Which outline a box has. `corner` is lead pixels, `points` the corners of a polygon, star or burst, or how many rays or arcs. */
 export const ShapeStyle = z.object({
   shape: ShapeKind.optional(),
   corner: z.number().min(0).optional(),

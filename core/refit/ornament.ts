@@ -1,0 +1,68 @@
+import { between, bottom, box, centre, contains, right, type Box } from "../geometry";
+import { isPattern, keepsRatio } from "../shape";
+import type { ShapeNode } from "../resolve";
+import type { Draft } from "./draft";
+import type { Parts } from "./parts";
+import type { Stage } from "./stage";
+import { roomIn, wordLayouts } from "./words";
+
+/** An ornament that rises from an edge of the frame is at least this share of its height. */
+const LEAST_RISE = 0.16;
+/** One that hangs over the edge shows about half of itself, and this share of the frame's side at the most. */
+const MOST_SPAN = 0.92;
+
+/** A pattern fills what the words leave; anything else belongs to the frame's edge that it touches, or stands free. */
+export const belongsToEdge = (stage: Stage, { box: at, shape }: ShapeNode): boolean =>
+  !isPattern(shape.kind) && bottom(at) >= stage.lead.height - 1;
+
+/** Words from the top, and below all of them what rises from the frame's foot. */
+export function* ornamentBelow(stage: Stage, parts: Parts, size: number): Generator<Draft> {
+  const { ornament, photos } = parts;
+  if (!ornament || photos.length > 0 || !belongsToEdge(stage, ornament)) return;
+  const { kept, frame } = stage;
+  const height = Math.min(kept.height, (1 - LEAST_RISE) * frame.height - kept.y - stage.padding);
+  for (const name of ["stack", "foot line"] as const) {
+    const block = wordLayouts[name](roomIn(stage, parts, { ...kept, height }, size));
+    if (!block) continue;
+    const top = kept.y + block.height + stage.padding;
+    yield {
+      via: `ornament below, ${name}`,
+      parts,
+      words: block.place(
+        kept.x + (stage.align === 0.5 ? (kept.width - block.width) / 2 : 0),
+        kept.y,
+      ),
+      media: between(0, top, frame.width, frame.height),
+      change: stage.ratio > 1.45 ? 2 : 0,
+    };
+  }
+}
+
+/** Where an ornament stands in the area that the words leave it. What is round is not stretched. */
+export function ornamentIn(stage: Stage, ornament: ShapeNode, area: Box): Box {
+  if (!keepsRatio(ornament.shape.kind)) return area;
+  const ratio = ornament.box.width / ornament.box.height;
+  const hangs = !contains(stage.lead, ornament.box);
+  return hangs ? hanging(stage.frame, area, ratio) : standing(area, ratio);
+}
+
+/** As large as the area holds, in its middle. */
+function standing(area: Box, ratio: number): Box {
+  const width = Math.min(area.width, area.height * ratio);
+  const { x, y } = centre(area);
+  return box(x - width / 2, y - width / ratio / 2, width, width / ratio);
+}
+
+/** Cut by the frame's edge: half of it is seen below words or beside them. */
+function hanging(frame: Box, area: Box, ratio: number): Box {
+  const { x, y } = centre(area);
+  if (area.width >= frame.width - 1) {
+    const width = Math.min(MOST_SPAN * area.width, 2 * area.height * ratio);
+    const top = area.y <= frame.y ? bottom(area) - width / ratio : area.y;
+    return box(x - width / 2, top, width, width / ratio);
+  }
+  const height = Math.min(MOST_SPAN * area.height, (2 * area.width) / ratio);
+  const atRight = right(area) >= right(frame) - 1;
+  const left = atRight ? area.x : right(area) - height * ratio;
+  return box(left, y - height / 2, height * ratio, height);
+}
