@@ -88,9 +88,7 @@ export class Costing {
       media: mediaCost(this.stage, draft, draft.parts.photos.length > 0),
       lines: 0.12 * Math.max(0, (headline?.text?.set.lines.length ?? 0) - COMFORTABLE_LINES),
       text: smallText(this.stage, words, headline),
-      change:
-        0.2 *
-        (draft.change + (isOver(draft.parts) && !draft.over && !draft.plate ? OFF_PICTURE : 0)),
+      change: 0.2 * (draft.change + offItsGround(draft)),
     };
   }
 }
@@ -125,9 +123,15 @@ function smallText(stage: Stage, words: Placed[], headline: Placed | undefined):
   return 1.2 * Math.max(0, 1 - least / stage.composedText) + timid;
 }
 
-/** Words that were composed on a picture belong there. */
-const isOver = ({ overPhoto, plate }: Parts): boolean => overPhoto || plate !== undefined;
+/** Words that were composed on a picture belong there, and those of a card on the card: it is what one remembers. */
 const OFF_PICTURE = 4;
+const OFF_CARD = 12;
+
+function offItsGround({ parts, over, plate }: Draft): number {
+  if (over || plate) return 0;
+  if (parts.isCard) return OFF_CARD;
+  return parts.overPhoto || parts.plate !== undefined ? OFF_PICTURE : 0;
+}
 
 /** A subject of which less is shown counts as cut. Cut or covered costs more than leaving out the picture and all else. */
 const LEAST_SHOWN = 0.92;

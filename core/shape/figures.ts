@@ -106,3 +106,10 @@ export function ticket(b: Box): string {
     ? `M${left} ${top}H${n(b.x + from)}${notch(n(b.x + to), top)}H${far}V${low}H${n(b.x + to)}${notch(n(b.x + from), low)}H${left}Z`
     : `M${left} ${top}H${far}V${n(b.y + from)}${notch(far, n(b.y + to))}V${low}H${left}V${n(b.y + to)}${notch(left, n(b.y + from))}Z`;
 }
+
+/** Half round at the top, as a window may be. */
+export function arch(b: Box): string {
+  const [rx, ry] = [b.width / 2, Math.min(b.width / 2, b.height)].map(n) as [string, string];
+  const spring = n(b.y + Number(ry));
+  return `M${n(b.x)} ${n(bottom(b))}V${spring}A${rx} ${ry} 0 0 1 ${n(right(b))} ${spring}V${n(bottom(b))}Z`;
+}

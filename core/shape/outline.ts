@@ -1,6 +1,7 @@
 import type { Box } from "../geometry";
 import { ellipse, rectangle } from "./basic";
 import {
+  arch,
   arrow,
   blob,
   burst,
@@ -63,6 +64,7 @@ const drawn: Record<ShapeKind, Draw> = {
   rays: (b, { points }) => rays(b, points),
   arcs: (b, { points }) => arcs(b, points),
   ticket,
+  arch,
   path: (b, { path }) => (path ? fitted(path.d, path, b) : rectangle(b)),
 };
 

@@ -7,9 +7,10 @@ const STRIPE = { width: 0.028, step: 0.062 } as const;
 
 /** Dots in rows, every other row moved by half a step; whole ones only, in the middle of the box. */
 export function dots(b: Box, extent: number): string {
-  const [r, step] = [DOT.radius * extent, DOT.step * extent];
-  const columns = Math.max(1, Math.floor((b.width - 2 * r) / step));
-  const rows = Math.max(1, Math.floor((b.height - 2 * r) / (step / 2)));
+  const step = DOT.step * extent;
+  const r = Math.min(DOT.radius * extent, b.width / 2, b.height / 2);
+  const columns = Math.floor((b.width - 2 * r) / step);
+  const rows = Math.floor((b.height - 2 * r) / (step / 2));
   const left = centre(b).x - (columns * step) / 2;
   const top = centre(b).y - (rows * step) / 4;
   let d = "";

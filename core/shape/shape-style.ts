@@ -21,6 +21,7 @@ export const ShapeKind = z.enum([
   "rays",
   "arcs",
   "ticket",
+  "arch",
   "path",
 ]);
 export type ShapeKind = z.infer<typeof ShapeKind>;

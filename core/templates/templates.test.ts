@@ -125,6 +125,48 @@ describe("the templates", () => {
     });
   }
 
+  for (const brand of BRANDS.slice(0, 2)) {
+    it(`stand in ${brand.id} as they were composed`, () => {
+      const found = shippedTemplates.flatMap((template) => {
+        const lead = placementById(template.design.lead);
+        const { layout } = makeScene(piece(template, brand), brand, lead, sources);
+        // Whether words lie on a subject is up to the picture that is put in.
+        const broken = check(layout).filter(
+          ({ level, code }) => level === "must-fix" && code !== "subject-covered",
+        );
+        return broken.map(({ code, node }) => `${template.id} ${code} ${node}`);
+      });
+      expect(found).to.deep.equal([]);
+    });
+  }
+
+  it("keep what they are in other shapes: a card, a tail, a sun at the foot", () => {
+    const shown = (id: string, placement: string) => {
+      const template = shippedTemplates.find((one) => one.id === id)!;
+      const { layout } = makeScene(
+        piece(template, BRANDS[0]!),
+        BRANDS[0]!,
+        placementById(placement),
+        sources,
+      );
+      return layout.placed;
+    };
+    for (const place of ["story", "community-link", "photo-feed-tall"]) {
+      const asked = shown("one-question", place);
+      const plate = asked.find(({ node }) => node.role === "plate")!;
+      const words = asked.find(({ node }) => node.role === "headline")!;
+      const tip = plate.box.y + plate.box.height;
+      expect(plate.box.x, place).to.be.above(0);
+      // The tail takes the lowest 18 % of the shape.
+      expect(words.box.y + words.box.height).to.be.below(tip - 0.18 * plate.box.height);
+      const sun = shown("sunrise", place).find(({ node }) => node.role === "ornament")!;
+      expect(sun.box.width / sun.box.height, place).to.be.closeTo(1, 0.001);
+      expect(shown("calendar-leaf", place).some(({ node }) => node.role === "badge")).to.equal(
+        true,
+      );
+    }
+  });
+
   for (const brand of BRANDS) {
     it(`break no rule in ${brand.id}, in any placement`, () => {
       const found = shippedTemplates.flatMap((template) =>

@@ -25,7 +25,7 @@ export interface TestServer {
 
 const loader = pathToFileURL(join(root, "tests/support/tsx-worker.mjs")).href;
 
-/** The whole server over a folder of its own, with the demo loaded; the clock moves only by `tick`. */
+/** The whole server over a folder of its own, with the demo loaded; its clock moves on whenever it is asked. */
 export async function testServer(folder?: string): Promise<TestServer> {
   const data = folder ?? (await mkdtemp(join(tmpdir(), "zest-test-")));
   const blobs = join(data, "files");
@@ -39,13 +39,14 @@ export async function testServer(folder?: string): Promise<TestServer> {
     join(root, "server/store/migrations"),
   );
   let ids = 0;
+  let time = Date.now();
   const services = makeServices({
     store,
     pool,
     folder: data,
     blobs: stored,
     files: new WithShipped(fontFolder, stored),
-    now: () => new Date(),
+    now: () => new Date((time += 10)),
     newId: () => `id-${process.pid}-${Date.now()}-${ids++}`,
   });
   await loadDemo(services, demoFolder);

@@ -15,18 +15,20 @@ export const paper = [
       lead: SQUARE,
     },
     [
-      shape("plate", [100, 100, 430, 520], { colour: "plate", corner: 18 }),
-      words("kicker", [140, 150, 350, 40], 38, "April", {
-        on: "plate",
+      shape("badge", [100, 100, 500, 560], { colour: "plate" }, { importance: 5 }),
+      words("kicker", [140, 140, 420, 48], 46, "April", {
+        on: "badge",
         style: { colour: "on-plate", align: "centre" },
       }),
-      words("figure", [140, 220, 350, 330], 360, "23", {
-        on: "plate",
+      words("figure", [130, 200, 440, 430], 400, "23", {
+        on: "badge",
         style: { colour: "on-plate", align: "centre" },
       }),
-      headline([100, 680, 880, 190], 110, "Bring your bicycle to the bridge", { keep: undefined }),
-      words("support", [100, 912, 560, 60], 38, "Free checks from ten to four"),
-      logo([740, 906, 240, 74]),
+      logo([680, 100, 300, 92]),
+      words("support", [680, 500, 300, 160], 44, "Free checks from ten to four", {
+        style: { valign: "bottom" },
+      }),
+      headline([100, 730, 880, 250], 140, "Bring your bicycle to the bridge", { keep: undefined }),
     ],
   ),
   template(
@@ -39,29 +41,21 @@ export const paper = [
       lead: "microblog-wide",
     },
     [
-      shape("plate", [120, 150, 1360, 600], {
-        shape: "path",
-        colour: "plate",
-        path: {
-          d: "M0 0H960A40 40 0 0 0 1040 0H1360V600H1040A40 40 0 0 0 960 600H0Z",
-          width: 1360,
-          height: 600,
-        },
-      }),
-      words("kicker", [240, 216, 700, 46], 46, "Admit two", {
+      shape("plate", [100, 100, 1400, 700], { shape: "ticket", colour: "plate" }),
+      words("kicker", [200, 190, 800, 46], 46, "Admit two", {
         on: "plate",
         style: { colour: "on-plate" },
       }),
-      headline([240, 300, 780, 290], 150, "Cinema under the bridge", {
+      headline([200, 270, 860, 330], 190, "Cinema under the bridge", {
         on: "plate",
         style: { colour: "on-plate" },
       }),
-      words("byline", [240, 630, 700, 56], 47, "Friday 12 June, at dusk", {
+      words("byline", [200, 656, 800, 56], 50, "Friday 12 June, at dusk", {
         slot: "date",
         on: "plate",
         style: { colour: "on-plate" },
       }),
-      words("price", [1160, 330, 240, 120], 130, "€ 9", {
+      words("price", [1150, 360, 300, 180], 150, "€ 9", {
         on: "plate",
         style: { colour: "on-plate", align: "centre", valign: "middle" },
       }),
@@ -96,17 +90,17 @@ export const paper = [
       lead: TALL,
     },
     [
-      words("kicker", [100, 140, 880, 30], 31, "Special edition"),
-      rule("rule", [100, 196, 880, 6], "headline"),
-      headline([100, 236, 880, 250], 140, "Library stays open all night"),
-      picture([100, 520, 880, 400]),
+      words("kicker", [100, 136, 880, 40], 34, "Special edition"),
+      rule("rule", [100, 194, 880, 10], "headline"),
+      headline([100, 226, 880, 260], 150, "Library stays open all night"),
+      picture([100, 510, 880, 450]),
       words(
         "body",
-        [100, 960, 880, 130],
-        34,
+        [100, 990, 880, 120],
+        36,
         "From October the reading room keeps its lamps lit until morning. Bring a blanket; there will be cocoa at two.",
       ),
-      logo([100, 1140, 240, 70]),
+      logo([100, 1140, 240, 74]),
     ],
   ),
   template(
@@ -119,15 +113,14 @@ export const paper = [
       lead: TALL,
     },
     [
-      headline([100, 140, 880, 460], 220, "Last days of summer prices"),
-      words("support", [100, 650, 700, 60], 42, "Until Sunday, in all three shops"),
+      headline([100, 136, 880, 540], 250, "Last days of summer prices"),
+      words("support", [100, 690, 800, 60], 46, "Until Sunday, in all three shops"),
       shape("ornament", [0, 930, 1080, 420], {
         shape: "path",
         colour: "ornament",
         path: { d: "M0 420L1080 0V420Z", width: 1080, height: 420 },
       }),
-      words("cta", [100, 760, 300, 84], 34, "Go and see"),
-      logo([100, 930, 240, 74]),
+      words("cta", [100, 800, 320, 88], 36, "Go and see"),
     ],
   ),
   template(
@@ -141,9 +134,14 @@ export const paper = [
       lead: SQUARE,
     },
     [
-      headline([100, 100, 880, 340], 200, "A good year to you"),
-      words("support", [100, 470, 600, 56], 42, "We are back on the third of January"),
-      shape("ornament", [140, 600, 800, 800], { shape: "burst", colour: "ornament", points: 24 }),
+      headline([100, 100, 880, 400], 250, "A good year to you"),
+      words("support", [100, 500, 800, 56], 44, "We are back on the third of January"),
+      shape("ornament", [90, 620, 900, 900], {
+        shape: "burst",
+        colour: "ornament",
+        points: 28,
+        inner: 0.95,
+      }),
     ],
   ),
   template(
@@ -181,18 +179,93 @@ export const paper = [
           id: "icon",
           kind: "icon",
           role: "ornament",
-          box: { x: 100, y: 100, width: 170, height: 170 },
+          box: { x: 80, y: 80, width: 230, height: 230 },
           style: { icon: "lightbulb", colour: "action" },
         },
       },
-      headline([100, 300, 880, 260], 120, "Leave the lid on for ten minutes more"),
+      headline([100, 340, 880, 300], 140, "Leave the lid on for ten minutes more"),
       words(
         "body",
-        [100, 620, 800, 180],
-        44,
+        [100, 690, 800, 190],
+        46,
         "Rice goes on cooking in its own steam, and you have time to set the table.",
       ),
-      words("handle", [100, 930, 500, 44], 36, "@the-kitchen"),
+      words("handle", [100, 934, 500, 46], 38, "@the-kitchen"),
+    ],
+  ),
+  template(
+    {
+      id: "rings",
+      name: "Rings",
+      purposes: ["thank-you", "announcement"],
+      looks: ["pattern", "typographic"],
+      mood: "dark",
+      occasions: ["summer", "anniversary"],
+      lead: TALL,
+    },
+    [
+      words("kicker", [100, 136, 700, 40], 36, "Ten years on the hill"),
+      headline([100, 200, 880, 420], 250, "Here’s to the rain"),
+      words("support", [100, 650, 700, 60], 44, "And to everyone who came anyway"),
+      shape("ornament", [0, 810, 1080, 540], { shape: "arcs", colour: "plate", points: 5 }),
+    ],
+  ),
+  template(
+    {
+      id: "beams",
+      name: "Beams",
+      purposes: ["launch", "announcement", "event"],
+      looks: ["pattern", "diagonal"],
+      mood: "light",
+      occasions: ["summer"],
+      lead: SQUARE,
+    },
+    [
+      headline([100, 100, 880, 400], 240, "Lights on at six"),
+      words("byline", [100, 520, 800, 60], 46, "Every evening in November", { slot: "date" }),
+      shape("ornament", [0, 640, 1080, 440], { shape: "rays", colour: "plate", points: 13 }),
+    ],
+  ),
+  template(
+    {
+      id: "awning",
+      name: "Awning",
+      purposes: ["offer", "launch", "opening hours"],
+      looks: ["pattern", "label"],
+      mood: "light",
+      lead: TALL,
+    },
+    [
+      shape("ornament", [0, 0, 1080, 330], { shape: "stripes", colour: "plate" }),
+      words("kicker", [100, 410, 700, 40], 36, "On the corner, again"),
+      headline([100, 474, 880, 440], 260, "The bakery is back"),
+      words("byline", [100, 950, 800, 60], 46, "From Tuesday, seven in the morning", {
+        slot: "date",
+      }),
+      words("cta", [100, 1125, 340, 88], 36, "See the bread"),
+      logo([740, 1140, 240, 74]),
+    ],
+  ),
+  template(
+    {
+      id: "confetti",
+      name: "Confetti",
+      purposes: ["thank-you", "statistic", "announcement"],
+      looks: ["big number", "pattern"],
+      mood: "bright",
+      occasions: ["anniversary", "birthday"],
+      lead: SQUARE,
+    },
+    [
+      shape("ornament", [540, 0, 540, 560], { shape: "dots", colour: "ornament" }),
+      words("figure", [100, 100, 440, 480], 470, "10", { keep: "always" }),
+      headline([100, 600, 880, 250], 140, "years of mending things together", {
+        keep: undefined,
+      }),
+      words("support", [100, 900, 600, 66], 42, "Cake on Saturday, from three", {
+        style: { valign: "bottom" },
+      }),
+      logo([740, 906, 240, 74]),
     ],
   ),
 ];

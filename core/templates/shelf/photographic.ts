@@ -15,14 +15,14 @@ export const photographic = [
       lead: TALL,
     },
     [
-      picture([0, 0, 1080, 756]),
-      logo([100, 150, 240, 76]),
-      words("kicker", [100, 800, 560, 26], 31, "New on the quay", { keep: "if-room" }),
-      headline([100, 846, 560, 368], 190, "Open until late"),
-      words("support", [700, 1000, 280, 88], 31, "Every Thursday from the first of May", {
+      picture([0, 0, 1080, 770]),
+      words("kicker", [100, 832, 560, 30], 31, "New on the quay", { keep: "if-room" }),
+      headline([100, 884, 550, 330], 186, "Open until late"),
+      logo([740, 832, 240, 76]),
+      words("support", [700, 990, 280, 96], 31, "Every Thursday from the first of May", {
         style: { valign: "bottom" },
       }),
-      words("cta", [700, 1136, 280, 76], 31, "Plan a visit"),
+      words("cta", [700, 1128, 280, 80], 31, "Plan a visit"),
     ],
   ),
   template(
@@ -36,13 +36,12 @@ export const photographic = [
     },
     [
       picture([0, 0, 1080, 1350]),
-      words("kicker", [100, 820, 700, 28], 32, "One night only", { on: "picture" }),
-      headline([100, 868, 880, 236], 150, "Night of the open doors", { on: "picture" }),
-      words("byline", [100, 1136, 600, 34], 36, "Saturday 9 May, from 20:00", {
+      words("kicker", [100, 800, 700, 40], 34, "One night only", { on: "picture" }),
+      headline([100, 850, 880, 310], 180, "Night of the open doors", { on: "picture" }),
+      words("byline", [100, 1180, 700, 54], 42, "Saturday 9 May, from 20:00", {
         on: "picture",
         slot: "date",
       }),
-      logo([100, 150, 240, 76]),
     ],
   ),
   template(
@@ -56,9 +55,9 @@ export const photographic = [
     },
     [
       picture([0, 0, 1080, 1920]),
-      words("kicker", [64, 1190, 700, 36], 36, "This weekend", { on: "picture" }),
-      headline([64, 1244, 952, 150], 150, "Come as you are", { on: "picture" }),
-      words("support", [64, 1404, 900, 50], 42, "Two days, three stages, no tickets", {
+      words("kicker", [64, 944, 700, 46], 40, "This weekend", { on: "picture" }),
+      headline([64, 1010, 952, 360], 215, "Come as you are", { on: "picture" }),
+      words("support", [64, 1404, 900, 50], 44, "Two days, three stages, no tickets", {
         on: "picture",
       }),
       words("cta", [64, 1484, 420, 92], 38, "Save the date", { on: "picture" }),
@@ -67,17 +66,19 @@ export const photographic = [
   template(
     {
       id: "window",
-      name: "Window",
+      name: "Arched window",
       purposes: ["announcement", "thank-you"],
       looks: ["framed", "photographic"],
       mood: "light",
       lead: TALL,
     },
     [
-      picture([100, 135, 880, 690]),
-      headline([100, 872, 880, 190], 130, "The long table is set"),
-      words("support", [100, 1090, 560, 96], 34, "Dinner for sixty in the old tram shed"),
-      logo([740, 1140, 240, 70]),
+      picture([440, 100, 540, 750], { style: { frame: "arch" } }),
+      logo([100, 136, 240, 74]),
+      words("support", [100, 690, 290, 160], 36, "Dinner for sixty in the old tram shed", {
+        style: { valign: "bottom" },
+      }),
+      headline([100, 904, 880, 310], 182, "The long table is set"),
     ],
   ),
   template(
@@ -90,12 +91,12 @@ export const photographic = [
       lead: SQUARE,
     },
     [
-      picture([100, 100, 330, 330], { style: { frame: "ellipse" } }),
-      words("byline", [480, 220, 500, 40], 38, "Ida, keeper of the keys", { slot: "author" }),
-      words("quote", [100, 490, 880, 360], 96, "“I came for an hour and stayed for the autumn.”", {
+      picture([500, 0, 580, 580], { style: { frame: "arch", corner: 0 } }),
+      logo([100, 100, 240, 74]),
+      words("quote", [100, 640, 880, 250], 112, "“I came for an hour and stayed for the autumn.”", {
         keep: "always",
       }),
-      logo([740, 906, 240, 74]),
+      words("byline", [100, 930, 700, 48], 42, "Ida, keeper of the keys", { slot: "author" }),
     ],
   ),
   template(
@@ -108,10 +109,12 @@ export const photographic = [
       lead: TALL,
     },
     [
-      headline([100, 140, 880, 310], 200, "Soft as rain"),
-      picture([190, 480, 700, 560], { style: { frame: "pebble" } }),
-      words("support", [100, 1090, 520, 90], 36, "A new towel, woven slowly"),
-      words("cta", [680, 1130, 300, 80], 33, "Feel it"),
+      headline([100, 136, 880, 240], 230, "Soft as rain"),
+      picture([100, 400, 880, 690], { style: { frame: "pebble" } }),
+      words("support", [100, 1120, 520, 94], 36, "A new towel, woven slowly", {
+        style: { valign: "bottom" },
+      }),
+      words("cta", [680, 1130, 300, 84], 33, "Feel it"),
     ],
   ),
   template(
@@ -153,10 +156,12 @@ export const photographic = [
       lead: SQUARE,
     },
     [
-      picture([0, 0, 534, 620]),
-      picture([546, 0, 534, 620], { id: "picture-2" }),
-      headline([100, 676, 880, 200], 130, "Then and now"),
-      words("support", [100, 920, 560, 56], 34, "The same corner, ninety years apart"),
+      picture([0, 0, 534, 640]),
+      picture([546, 0, 534, 640], { id: "picture-2" }),
+      headline([100, 690, 880, 190], 172, "Then and now"),
+      words("support", [100, 900, 600, 66], 38, "The same corner, ninety years apart", {
+        style: { valign: "bottom" },
+      }),
       logo([740, 910, 240, 70]),
     ],
   ),
@@ -173,9 +178,11 @@ export const photographic = [
       picture([0, 0, 640, 800]),
       picture([656, 0, 424, 392], { id: "picture-2" }),
       picture([656, 408, 424, 392], { id: "picture-3" }),
-      headline([100, 860, 880, 220], 150, "What a summer"),
-      words("support", [100, 1120, 560, 88], 34, "Thank you to all 4,000 of you who came"),
-      logo([740, 1140, 240, 70]),
+      headline([100, 850, 880, 230], 190, "What a summer"),
+      words("support", [100, 1100, 560, 114], 36, "Thank you to all 4,000 of you who came", {
+        style: { valign: "bottom" },
+      }),
+      logo([740, 1140, 240, 74]),
     ],
   ),
   template(
@@ -213,9 +220,9 @@ export const photographic = [
       picture([100, 485, 280, 300], { id: "picture-3" }),
       picture([400, 485, 280, 300], { id: "picture-4" }),
       picture([700, 485, 280, 300], { id: "picture-5" }),
-      headline([100, 850, 880, 220], 140, "Our year in five pictures"),
-      words("handle", [100, 1160, 500, 40], 34, "@the-workshop"),
-      logo([740, 1140, 240, 70]),
+      headline([100, 836, 880, 280], 165, "Our year in five pictures"),
+      words("handle", [100, 1160, 500, 54], 36, "@the-workshop"),
+      logo([740, 1140, 240, 74]),
     ],
   ),
   template(
@@ -249,6 +256,26 @@ export const photographic = [
       words("kicker", [80, 836, 800, 48], 47, "In ten minutes"),
       headline([80, 910, 840, 260], 140, "Mend a jumper by hand"),
       words("support", [80, 1210, 840, 130], 50, "All you need is wool, a needle and a cup of tea"),
+    ],
+  ),
+  template(
+    {
+      id: "leaf",
+      name: "Leaf",
+      purposes: ["tip", "launch"],
+      looks: ["cut-out", "photographic"],
+      mood: "dark",
+      occasions: ["spring", "harvest"],
+      lead: SQUARE,
+    },
+    [
+      picture([480, 0, 600, 580], { style: { frame: "leaf" } }),
+      words("kicker", [100, 100, 320, 90], 34, "In season"),
+      headline([100, 610, 880, 270], 164, "First of the garden"),
+      words("support", [100, 900, 600, 66], 40, "Boxes of eight, every Thursday", {
+        style: { valign: "bottom" },
+      }),
+      logo([740, 906, 240, 74]),
     ],
   ),
 ];

@@ -12,8 +12,8 @@ export const placed = [
       lead: "community-group-cover",
     },
     [
-      headline([80, 120, 1100, 300], 190, "The pool is warm again"),
-      shape("ornament", [0, 480, 1640, 376], { shape: "waves", colour: "ornament" }),
+      headline([80, 90, 1480, 420], 250, "The pool is warm again"),
+      shape("ornament", [0, 560, 1640, 296], { shape: "waves", colour: "plate" }),
     ],
   ),
   template(
@@ -51,9 +51,9 @@ export const placed = [
     },
     [
       picture([0, 0, 300, 300]),
-      headline([15, 324, 270, 130], 60, "Rain? We have roofs"),
-      words("support", [15, 472, 270, 40], 16, "Studios by the hour, from today"),
-      words("cta", [15, 544, 140, 40], 15, "Find a room"),
+      headline([15, 320, 270, 160], 76, "Rain? We have roofs"),
+      words("support", [15, 490, 270, 28], 17, "Studios by the hour, from today"),
+      words("cta", [15, 540, 150, 44], 16, "Find a room"),
     ],
   ),
   template(
@@ -84,10 +84,10 @@ export const placed = [
     },
     [
       words("kicker", [100, 140, 700, 36], 36, "A small guide"),
-      headline([100, 220, 880, 640], 280, "How to read a harbour map"),
-      words("support", [100, 900, 700, 110], 44, "Six slides, from the tide table to the lights"),
-      words("swipe-cue", [700, 1160, 280, 44], 36, "Go on →", { style: { align: "right" } }),
-      logo([100, 1140, 240, 70]),
+      headline([100, 200, 880, 780], 226, "Six knots to learn by heart"),
+      words("support", [100, 1010, 760, 120], 46, "One a day, with nothing but a shoelace"),
+      words("swipe-cue", [700, 1190, 280, 48], 38, "Go on →", { style: { align: "right" } }),
+      logo([100, 1173, 240, 74]),
     ],
   ),
   template(
@@ -100,10 +100,10 @@ export const placed = [
       lead: "story",
     },
     [
-      picture([0, 0, 1080, 820]),
-      headline([64, 890, 952, 340], 190, "This chair or that one?"),
-      words("support", [64, 1270, 900, 56], 44, "We can only keep one of them"),
-      words("handle", [64, 1500, 600, 48], 40, "@the-second-hand"),
+      picture([0, 0, 1080, 960]),
+      headline([64, 1020, 952, 360], 216, "This chair or that one?"),
+      words("support", [64, 1400, 900, 56], 48, "We can only keep one of them"),
+      words("handle", [64, 1510, 600, 50], 42, "@the-second-hand"),
     ],
   ),
 ];

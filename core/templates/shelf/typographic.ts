@@ -15,10 +15,10 @@ export const typographic = [
       lead: TALL,
     },
     [
-      headline([100, 140, 880, 900], 400, "Here it is now"),
-      words("support", [100, 1010, 620, 96], 40, "The new timetable starts on Monday"),
-      words("cta", [680, 1130, 300, 80], 33, "See it"),
-      logo([100, 1136, 240, 74]),
+      headline([100, 136, 880, 850], 330, "Look what came in"),
+      words("support", [100, 1000, 620, 110], 40, "Summer boxes, in the shop from Monday"),
+      words("cta", [680, 1135, 300, 80], 33, "See it"),
+      logo([100, 1140, 240, 74]),
     ],
   ),
   template(
@@ -31,12 +31,13 @@ export const typographic = [
       lead: TALL,
     },
     [
-      rule("mark", [100, 150, 160, 12], "action"),
-      words("quote", [100, 220, 880, 700], 150, "“Nobody ever regretted a swim.”", {
+      rule("mark", [100, 136, 160, 16], "action"),
+      words("quote", [100, 190, 880, 800], 214, "“Nobody ever regretted a swim.”", {
         keep: "always",
+        style: { leading: 0.98 },
       }),
-      words("byline", [100, 1000, 700, 44], 42, "Rosa, swims before work", { slot: "author" }),
-      logo([100, 1136, 240, 74]),
+      words("byline", [100, 1040, 700, 54], 46, "Rosa, swims before work", { slot: "author" }),
+      logo([100, 1140, 240, 74]),
     ],
   ),
   template(
@@ -49,13 +50,13 @@ export const typographic = [
       lead: SQUARE,
     },
     [
-      shape("plate", [100, 100, 880, 640], { shape: "speech", colour: "plate" }),
-      headline([170, 170, 740, 400], 230, "Lake or pool?", {
+      shape("plate", [100, 100, 880, 720], { shape: "speech", colour: "plate" }),
+      headline([170, 170, 740, 460], 280, "Lake or pool?", {
         on: "plate",
         style: { colour: "on-plate" },
       }),
-      words("support", [100, 800, 560, 60], 42, "Tell us below, we read them all"),
-      words("handle", [100, 920, 500, 44], 36, "@the-swimmers"),
+      words("support", [340, 770, 640, 60], 44, "Tell us below, we read them all"),
+      words("handle", [100, 930, 500, 44], 38, "@the-swimmers"),
     ],
   ),
   template(
@@ -68,12 +69,12 @@ export const typographic = [
       lead: SQUARE,
     },
     [
-      words("figure", [100, 110, 880, 420], 420, "73 %", { keep: "always" }),
-      headline([100, 590, 800, 160], 76, "of our guests come back within a year", {
+      words("figure", [100, 100, 880, 450], 470, "73 %", { keep: "always" }),
+      headline([100, 560, 880, 230], 112, "of our guests come back within a year", {
         keep: undefined,
         style: { colour: "support" },
       }),
-      words("byline", [100, 900, 560, 40], 32, "Our own count, 2,140 guests", { slot: "author" }),
+      words("byline", [100, 930, 560, 50], 36, "Our own count, 2,140 guests", { slot: "author" }),
       logo([740, 906, 240, 74]),
     ],
   ),
@@ -87,11 +88,12 @@ export const typographic = [
       lead: "story",
     },
     [
-      words("kicker", [64, 290, 800, 44], 44, "Only this week"),
-      words("figure", [64, 370, 952, 560], 620, "3", { keep: "always" }),
-      headline([64, 980, 940, 280], 150, "days left to sign up", { keep: undefined }),
-      words("support", [64, 1300, 900, 60], 44, "Courses begin on the second of March"),
-      words("cta", [64, 1460, 460, 100], 42, "Get a place"),
+      words("kicker", [64, 280, 800, 44], 44, "Only this week"),
+      words("figure", [64, 330, 460, 620], 720, "3", { keep: "always" }),
+      headline([64, 920, 952, 280], 190, "days left to sign up", { keep: undefined }),
+      words("support", [64, 1240, 900, 60], 46, "Courses begin on the second of March"),
+      words("cta", [64, 1340, 460, 100], 42, "Get a place"),
+      shape("ornament", [0, 1500, 1080, 420], { shape: "arcs", colour: "ornament", points: 5 }),
     ],
   ),
   template(
@@ -132,7 +134,7 @@ export const typographic = [
       words(
         "body",
         [64, 830, 940, 560],
-        68,
+        76,
         "- Water for two\n- A hat that stays on\n- The last bus at nine\n- Someone to go with",
         { slot: "list" },
       ),
@@ -152,11 +154,11 @@ export const typographic = [
       headline([100, 140, 880, 250], 140, "Join in three steps"),
       ...["Pick a day that suits you", "Bring a friend along", "Stay for the soup"].flatMap(
         (step, i) => [
-          words("byline", [100, 470 + i * 190, 120, 100], 90, String(i + 1), {
+          words("byline", [100, 450 + i * 200, 130, 130], 130, String(i + 1), {
             slot: `number-${i + 1}`,
             style: { type: "headline", colour: "detail", leading: 1 },
           }),
-          words("body", [260, 490 + i * 190, 720, 70], 52, step, { slot: `step-${i + 1}` }),
+          words("body", [260, 486 + i * 200, 720, 76], 56, step, { slot: `step-${i + 1}` }),
         ],
       ),
       words("cta", [100, 1120, 340, 88], 36, "Pick a day"),
@@ -179,8 +181,8 @@ export const typographic = [
         .flatMap((row, i) => {
           const [day, time] = row.split("|") as [string, string];
           return [
-            words("body", [100, 400 + i * 100, 480, 56], 44, day, { slot: `day-${i + 1}` }),
-            words("byline", [640, 400 + i * 100, 340, 56], 44, time, { slot: `time-${i + 1}` }),
+            words("body", [100, 410 + i * 108, 500, 66], 54, day, { slot: `day-${i + 1}` }),
+            words("byline", [640, 410 + i * 108, 340, 66], 54, time, { slot: `time-${i + 1}` }),
           ];
         }),
       logo([740, 906, 240, 74]),
@@ -196,19 +198,20 @@ export const typographic = [
       lead: TALL,
     },
     [
-      headline([100, 140, 880, 250], 140, "By boat or by bus"),
-      rule("rule", [100, 440, 880, 4]),
-      ...["38 minutes|52 minutes", "Sea on both sides|Two traffic jams", "€ 4|€ 3"].flatMap(
-        (row, i) => {
+      headline([100, 136, 880, 330], 200, "By boat or by bus?"),
+      rule("rule", [100, 490, 880, 6]),
+      ...["Boat|Bus", "38 minutes|52 minutes", "Open sea|Two traffic jams", "€ 4|€ 3"] //
+        .flatMap((row, i) => {
           const [left, right] = row.split("|") as [string, string];
           return [
-            words("body", [100, 510 + i * 150, 420, 70], 50, left, { slot: `left-${i + 1}` }),
-            words("byline", [560, 510 + i * 150, 420, 70], 50, right, { slot: `right-${i + 1}` }),
+            words("byline", [100, 540 + i * 124, 430, 70], 54, left, { slot: `left-${i + 1}` }),
+            words("body", [560, 540 + i * 124, 420, 70], 54, right, { slot: `right-${i + 1}` }),
           ];
-        },
-      ),
-      words("support", [100, 990, 880, 60], 50, "From the old town to the beach"),
-      logo([100, 1136, 240, 74]),
+        }),
+      words("byline", [100, 1040, 880, 66], 54, "From the old town to the beach", {
+        slot: "support",
+      }),
+      logo([100, 1140, 240, 74]),
     ],
   ),
   template(
@@ -222,11 +225,11 @@ export const typographic = [
     },
     [
       words("kicker", [100, 140, 600, 34], 34, "We are hiring"),
-      headline([100, 210, 880, 420], 200, "A baker for mornings"),
+      headline([100, 200, 880, 440], 230, "A baker for mornings"),
       words(
         "body",
-        [100, 700, 800, 250],
-        46,
+        [100, 720, 880, 280],
+        54,
         "- Four days a week\n- From five to noon\n- Bread for the family",
         {
           slot: "list",
@@ -246,9 +249,9 @@ export const typographic = [
       lead: SQUARE,
     },
     [
-      shape("ornament", [0, 700, 1080, 380], { shape: "waves", colour: "ornament" }),
-      headline([100, 110, 880, 330], 220, "Thank you"),
-      words("support", [100, 490, 620, 120], 46, "to the 312 people who carried chairs on Sunday"),
+      shape("ornament", [0, 850, 1080, 230], { shape: "waves", colour: "ornament" }),
+      headline([100, 100, 880, 600], 380, "Thank you"),
+      words("support", [100, 750, 880, 60], 40, "to the 312 people who carried chairs on Sunday"),
     ],
   ),
 ];
