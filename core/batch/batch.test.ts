@@ -7,6 +7,7 @@ import {
   countVariations,
   Namer,
   readTable,
+  tableOfAlternatives,
   variationName,
   type Combining,
 } from "./index";
@@ -26,6 +27,33 @@ const combining: fc.Arbitrary<Combining> = fc
     pictures: ids.length > 0 ? { slot: "picture", ids } : undefined,
     pairing,
   }));
+
+describe("kept alternatives", () => {
+  it("become a table, and every mix of them is made", () => {
+    const { message } = piece;
+    const kept = (slot: string, alternatives: string[]) => ({
+      [slot]: { ...(message[slot] as { text: string }), alternatives },
+    });
+    const many = {
+      ...piece,
+      message: {
+        ...message,
+        ...kept("headline", ["Harbour days", "Still water"]),
+        ...kept("support", ["Free for members"]),
+      },
+    };
+    const table = tableOfAlternatives(many);
+    expect(table.columns).to.deep.equal(["headline", "support"]);
+    expect(table.rows.map(([headline]) => headline)).to.deep.equal([
+      "Boats at rest",
+      "Harbour days",
+      "Still water",
+    ]);
+    const lists = readTable(table, many, []);
+    expect(countVariations({ lists, pictures: undefined, pairing: "every-mix" })).to.equal(3 * 2);
+    expect(tableOfAlternatives(piece)).to.deep.equal({ columns: [], rows: [] });
+  });
+});
 
 describe("combining", () => {
   it("makes as many as it has counted", () => {

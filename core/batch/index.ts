@@ -1,3 +1,4 @@
 export * from "./table";
 export * from "./combine";
+export * from "./kept";
 export * from "./naming";

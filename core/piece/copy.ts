@@ -5,6 +5,7 @@ export const copyPiece = (piece: Piece, id: string, title: string): Piece => ({
   ...structuredClone(piece),
   id,
   title,
+  origin: { kind: "piece", id: piece.id, name: piece.title },
 });
 
 /** A title that is not in `taken`: the wanted one, or the wanted one with the next free number. */

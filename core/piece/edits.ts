@@ -2,7 +2,19 @@ import { z } from "zod";
 import { Spread } from "../colour";
 import { FileId } from "../files";
 import { problem } from "../problem";
-import { Focus, Frame, isPicture, isText, LIMITS, Node, Size, SlotName, type Piece } from "./piece";
+import {
+  Focus,
+  Frame,
+  isPicture,
+  isText,
+  LIMITS,
+  Node,
+  Size,
+  SlotName,
+  Wordings,
+  type Piece,
+} from "./piece";
+import { Style } from "./style";
 
 const LooksValue = z.object({ arrangement: z.array(Node).max(LIMITS.nodes), sizes: z.array(Size) });
 
@@ -10,6 +22,10 @@ const LeadValue = LooksValue.extend({ lead: z.string().min(1), frame: Frame.opti
 
 /** What a size has of its own: a picked layout and local changes. */
 const LocalValue = Size.pick({ layout: true, changes: true });
+
+/** How a picture stands in its frame, and what is done to its pixels. */
+export const PictureStyle = Style.pick({ framing: true, adjust: true });
+export type PictureStyle = z.infer<typeof PictureStyle>;
 
 /** Another brand or spread; the looks come along where tokens had to be exchanged for it. */
 const DressValue = z.object({
@@ -38,6 +54,13 @@ export const Edit = z.discriminatedUnion("kind", [
       alt: z.string().max(1000).optional(),
     }),
     was: z.object({ picture: FileId, focus: Focus.optional(), alt: z.string().optional() }),
+  }),
+  z.object({ kind: z.literal("wordings"), slot: SlotName, to: Wordings, was: Wordings }),
+  z.object({
+    kind: z.literal("picture-style"),
+    node: z.string().min(1),
+    to: PictureStyle,
+    was: PictureStyle,
   }),
   z.object({ kind: z.literal("varies"), slot: SlotName, to: z.boolean(), was: z.boolean() }),
   z.object({
@@ -73,6 +96,13 @@ export function applyEdit(piece: Piece, edit: Edit): Piece {
         alt: undefined,
         ...edit.to,
       });
+    case "wordings":
+      return withFilling(piece, edit.slot, isText, {
+        text: edit.to.text,
+        alternatives: edit.to.alternatives.length > 0 ? edit.to.alternatives : undefined,
+      });
+    case "picture-style":
+      return withPictureStyle(piece, edit.node, edit.to);
     case "varies":
       return withFilling(piece, edit.slot, () => true, { varies: edit.to || undefined });
     case "title":
@@ -107,6 +137,10 @@ export function valueNow(piece: Piece, edit: Edit): Edit["was"] {
       const { picture, focus, alt } = filling;
       return { picture, focus, alt };
     }
+    case "wordings":
+      return wordingsOf(piece, edit.slot);
+    case "picture-style":
+      return pictureStyleOf(piece, edit.node);
     case "varies":
       return piece.message[edit.slot]?.varies ?? false;
     case "title":
@@ -152,11 +186,28 @@ export const dressOf = (piece: Piece, withLooks: boolean) => ({
   ...(withLooks ? { looks: looksOf(piece) } : {}),
 });
 
-/** Typing goes into one step of undo: a further change of the same words joins the one before. */
+/** Words of a slot with their alternatives. Throws `edit-impossible` for a slot that holds none. */
+export function wordingsOf(piece: Piece, slot: string): Wordings {
+  const filling = piece.message[slot];
+  if (!isText(filling)) throw noSlot(slot);
+  return { text: filling.text, alternatives: filling.alternatives ?? [] };
+}
+
+/** Throws `edit-impossible` for a node that is not there or shows no picture. */
+export function pictureStyleOf(piece: Piece, id: string): PictureStyle {
+  const node = piece.arrangement.find((one) => one.id === id && one.kind === "picture");
+  if (!node) throw problem("edit-impossible", { why: `This piece has no picture “${id}”.` });
+  const { framing, adjust } = node.style;
+  return { ...(framing ? { framing } : {}), ...(adjust ? { adjust } : {}) };
+}
+
+/** Typing goes into one step of undo: a further change of the same words or picture joins the one before. */
 export function joinEdits(before: Edit, after: Edit): Edit | undefined {
   const sameText = before.kind === "text" && after.kind === "text" && before.slot === after.slot;
   const sameTitle = before.kind === "title" && after.kind === "title";
-  return sameText || sameTitle ? ({ ...after, was: before.was } as Edit) : undefined;
+  const sameStyle =
+    before.kind === "picture-style" && after.kind === "picture-style" && before.node === after.node;
+  return sameText || sameTitle || sameStyle ? ({ ...after, was: before.was } as Edit) : undefined;
 }
 
 const noSlot = (slot: string) =>
@@ -174,6 +225,16 @@ function withFilling(
   const filling = piece.message[slot];
   if (!filling || !fits(filling)) throw noSlot(slot);
   return { ...piece, message: { ...piece.message, [slot]: { ...filling, ...change } } };
+}
+
+function withPictureStyle(piece: Piece, id: string, to: PictureStyle): Piece {
+  pictureStyleOf(piece, id);
+  const arrangement = piece.arrangement.map((node) => {
+    if (node.id !== id) return node;
+    const { framing: _framing, adjust: _adjust, ...rest } = node.style;
+    return { ...node, style: { ...rest, ...to } };
+  });
+  return { ...piece, arrangement };
 }
 
 /** The lead size cannot be taken out, and no placement is there twice. */

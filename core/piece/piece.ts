@@ -4,7 +4,7 @@ import { FileId } from "../files";
 import { Placement } from "../placements/placement";
 import { Style } from "./style";
 
-export const LIMITS = { text: 2000, title: 120, nodes: 200, sizes: 60 } as const;
+export const LIMITS = { text: 2000, alternatives: 12, title: 120, nodes: 200, sizes: 60 } as const;
 
 export const SlotName = z
   .string()
@@ -19,8 +19,20 @@ export const Focus = z.object({
 });
 export type Focus = z.infer<typeof Focus>;
 
+const SlotText = z.string().max(LIMITS.text, `a slot holds at most ${LIMITS.text} characters`);
+
+/** What a slot says, and other ways of saying it that are kept for a batch. */
+export const Wordings = z.object({
+  text: SlotText,
+  alternatives: z
+    .array(SlotText.min(1))
+    .max(LIMITS.alternatives, `a slot keeps at most ${LIMITS.alternatives} alternatives`),
+});
+export type Wordings = z.infer<typeof Wordings>;
+
 export const TextFilling = z.object({
-  text: z.string().max(LIMITS.text, `a slot holds at most ${LIMITS.text} characters`),
+  text: SlotText,
+  alternatives: Wordings.shape.alternatives.optional(),
   varies: z.boolean().optional(),
 });
 export const PictureFilling = z.object({
@@ -105,6 +117,14 @@ export type Size = z.infer<typeof Size>;
 export const Frame = z.object({ width: z.number().positive(), height: z.number().positive() });
 export type Frame = z.infer<typeof Frame>;
 
+/** What a piece began as: a template, or a copy of another piece. */
+export const Origin = z.object({
+  kind: z.enum(["template", "piece"]),
+  id: z.string().max(80),
+  name: z.string().max(LIMITS.title),
+});
+export type Origin = z.infer<typeof Origin>;
+
 export const Slide = z.object({ message: z.record(SlotName, Filling) });
 
 const PieceBody = z.object({
@@ -113,6 +133,7 @@ const PieceBody = z.object({
   id: z.string().min(1).max(80),
   kind: z.enum(["post", "carousel", "story", "ad"]),
   title: z.string().min(1).max(LIMITS.title),
+  origin: Origin.optional(),
   brand: z.string().min(1),
   /** BCP 47: how the words are broken, cased and shaped. */
   language: z

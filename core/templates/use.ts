@@ -31,6 +31,7 @@ export function pieceOf(template: Template, brand: Brand, wanted: Wanted): Piece
     version: 1,
     id: wanted.id,
     title: wanted.title,
+    origin: { kind: "template", id: template.id, name: template.name },
     brand: brand.id,
     ...design,
     sizes: sizesOf(design),

@@ -1,6 +1,7 @@
 export { avoided } from "./avoid";
 export { featureValues, TypeFeature, type FeatureValue } from "./features";
 export { toggleMark, type Selection } from "./mark";
+export { markedRuns, type Run } from "./marked";
 export {
   MARKS,
   plainText,

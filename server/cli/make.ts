@@ -6,8 +6,10 @@ import {
   combine,
   Namer,
   readTable,
+  tableOfAlternatives,
   variationName,
   type PictureName,
+  type Table,
   type TableNote,
   type Variation,
 } from "../../core/batch";
@@ -59,7 +61,9 @@ export async function make(options: Options, shipped: Shipped): Promise<Outcome>
   );
   await mkdir(options.out, { recursive: true });
   for (const [index, variation] of variations.entries()) {
-    await batch.variation(variation, options.table ? variationName(index, variations.length) : "");
+    const name =
+      variations.length > 1 || options.table ? variationName(index, variations.length) : "";
+    await batch.variation(variation, name);
   }
   await batch.writeManifest();
   return { files: batch.count, mustFix: batch.mustFix, notes };
@@ -102,15 +106,33 @@ async function variationsOf(
   piece: Piece,
   files: FolderFiles,
 ): Promise<{ variations: Variation[]; notes: TableNote[] }> {
-  if (options.table === undefined) return { variations: [{}], notes: [] };
-  const bytes = await readFile(options.table).catch(() => {
-    throw problem("not-found", { what: "file", id: options.table! });
-  });
-  const { table, notes } = await readTableFile(bytes, basename(options.table));
+  const read = options.alternatives ? keptBy(piece) : await tableAt(options.table);
+  if (!read) return { variations: [{}], notes: [] };
+  const { table, notes } = read;
   const pictures: PictureName[] = await files.names();
   const lists = readTable(table, piece, pictures);
   const variations = [...combine({ lists, pictures: undefined, pairing: options.pair })];
   return { variations, notes: [...notes, ...lists.notes] };
+}
+
+interface Read {
+  table: Table;
+  notes: TableNote[];
+}
+
+function keptBy(piece: Piece): Read {
+  const table = tableOfAlternatives(piece);
+  if (table.columns.length === 0)
+    throw new UsageError(`--alternatives: “${piece.title}” keeps no other wordings for any slot`);
+  return { table, notes: [] };
+}
+
+async function tableAt(path: string | undefined): Promise<Read | undefined> {
+  if (path === undefined) return undefined;
+  const bytes = await readFile(path).catch(() => {
+    throw problem("not-found", { what: "file", id: path });
+  });
+  return readTableFile(bytes, basename(path));
 }
 
 /** One run: its names, and what has been written so far. */

@@ -9,6 +9,7 @@ export const USAGE = `Usage: npm run zest -- make PIECE.json [options] --out DIR
   --placements a,b | all  which sizes; else the piece's own
   --catalogue FILE.json   placements of a team, as exported; else those that ship with the program
   --table rows.csv        a variation for each row (CSV or XLSX); its headings name slots
+  --alternatives          a variation for each of the wordings that the piece keeps, instead of a table
   --pair in-step | every-mix
   --format png | jpeg | webp | svg   default png
   --svg-text outlines | text     how words go into an SVG; text has its faces built in; default outlines
@@ -24,6 +25,7 @@ const Options = z.object({
   placements: z.union([z.literal("all"), z.array(z.string())]).optional(),
   catalogue: z.string().optional(),
   table: z.string().optional(),
+  alternatives: z.boolean(),
   pair: Pairing,
   format: ImageFormat,
   scale: z.number().min(0.1).max(4),
@@ -41,22 +43,27 @@ export function readOptions(argv: string[]): Options {
   const [command, piece, ...rest] = positionals;
   if (command !== "make" || piece === undefined || rest.length > 0) throw new UsageError(USAGE);
   if (values.out === undefined) throw new UsageError("--out: say in which folder the files go");
-  const read = Options.safeParse({
-    ...values,
-    piece,
-    pair: values.pair ?? "in-step",
-    format: values.format ?? "png",
-    scale: Number(values.scale ?? 1),
-    placements: values.placements === undefined ? undefined : placementsOf(values.placements),
-    layoutOnly: values["layout-only"] ?? false,
-    svgText: values["svg-text"] ?? "outlines",
-  });
+  const read = Options.safeParse(withDefaults(values, piece));
+  if (values.alternatives && values.table !== undefined)
+    throw new UsageError("--alternatives: give a table or take what the piece keeps, not both");
   if (!read.success) {
     const [issue] = read.error.issues;
     throw new UsageError(`--${issue?.path.join(".")}: ${issue?.message}`);
   }
   return read.data;
 }
+
+const withDefaults = (values: ReturnType<typeof parse>["values"], piece: string) => ({
+  ...values,
+  piece,
+  alternatives: values.alternatives ?? false,
+  pair: values.pair ?? (values.alternatives ? "every-mix" : "in-step"),
+  format: values.format ?? "png",
+  scale: Number(values.scale ?? 1),
+  placements: values.placements === undefined ? undefined : placementsOf(values.placements),
+  layoutOnly: values["layout-only"] ?? false,
+  svgText: values["svg-text"] ?? "outlines",
+});
 
 function parse(argv: string[]) {
   try {
@@ -68,6 +75,7 @@ function parse(argv: string[]) {
         placements: { type: "string" },
         catalogue: { type: "string" },
         table: { type: "string" },
+        alternatives: { type: "boolean" },
         pair: { type: "string" },
         format: { type: "string" },
         scale: { type: "string" },

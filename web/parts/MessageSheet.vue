@@ -29,7 +29,12 @@ const slots = computed(() => Object.entries(open.piece?.message ?? {}));
       </span>
     </header>
     <template v-for="[slot, filling] in slots" :key="slot">
-      <TextBlock v-if="isText(filling)" :slot-name="slot" :text="filling.text" />
+      <TextBlock
+        v-if="isText(filling)"
+        :slot-name="slot"
+        :text="filling.text"
+        :alternatives="filling.alternatives"
+      />
       <PictureBlock v-else :slot-name="slot" :filling="filling" />
     </template>
   </section>

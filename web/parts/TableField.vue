@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { FileSpreadsheet } from "@lucide/vue";
 import { computed, ref, useTemplateRef } from "vue";
-import { slotNamed } from "../../core/batch";
+import { slotNamed, slotsWithAlternatives } from "../../core/batch";
+import { slotName } from "../../core/message";
 import { useBatch } from "../stores/batch";
 import { usePiece } from "../stores/piece";
 import { counted } from "./counted";
@@ -15,6 +16,7 @@ const ROWS_SHOWN = 8;
 
 const slots = computed(() => Object.keys(open.piece?.message ?? {}));
 const example = computed(() => slots.value.slice(0, 3).join(", "));
+const kept = computed(() => (open.piece ? slotsWithAlternatives(open.piece) : []));
 const isUsed = (column: string) => slotNamed(column, slots.value) !== undefined;
 const notes = computed(() => [...batch.tableNotes, ...(batch.plan?.notes ?? [])]);
 const NOTES_SHOWN = 5;
@@ -55,6 +57,9 @@ function chosen(event: Event): void {
         </button>
         <button class="button" @click="chooser?.click()">
           <FileSpreadsheet :size="16" aria-hidden="true" /> Open a file
+        </button>
+        <button v-if="kept.length" class="button" @click="batch.takeAlternatives()">
+          Use what is kept: {{ kept.map(slotName).join(", ").toLowerCase() }}
         </button>
       </div>
     </template>

@@ -7,9 +7,11 @@ import { usePiece } from "../stores/piece";
 import { useToasts } from "../stores/toasts";
 import { useSharedWall } from "../wall/wall-key";
 import { counted } from "./counted";
+import { markedText } from "./pasted";
+import WordingList from "./WordingList.vue";
 
 /** One slot of words, typed straight into the page. */
-const props = defineProps<{ slotName: string; text: string }>();
+const props = defineProps<{ slotName: string; text: string; alternatives?: readonly string[] }>();
 
 const open = usePiece();
 const toasts = useToasts();
@@ -50,6 +52,16 @@ function type(event: Event): void {
     return;
   }
   open.change({ kind: "text", slot: props.slotName, to: area.value, was: props.text });
+}
+
+/** What was set off where it was copied from is set off here too. */
+function paste(event: ClipboardEvent): void {
+  const marked = markedText(event.clipboardData);
+  if (marked === undefined) return;
+  event.preventDefault();
+  const field = event.target as HTMLTextAreaElement;
+  field.setRangeText(marked, field.selectionStart, field.selectionEnd, "end");
+  field.dispatchEvent(new Event("input", { bubbles: true }));
 }
 
 /** What a stretch of the words can be made to do, and the key that does it. */
@@ -112,6 +124,7 @@ function byKey(event: KeyboardEvent): void {
         rows="1"
         :placeholder="hint"
         @input="type"
+        @paste="paste"
         @select="watchSelection"
         @keyup="watchSelection"
         @mouseup="watchSelection"
@@ -123,6 +136,11 @@ function byKey(event: KeyboardEvent): void {
       {{ text.length }} characters; no room on {{ counted(without.length, "size") }}, first
       {{ without[0]!.name }}
     </p>
+    <WordingList
+      :slot-name="slotName"
+      :wordings="{ text, alternatives: [...(alternatives ?? [])] }"
+      @written="area?.focus()"
+    />
   </div>
 </template>
 

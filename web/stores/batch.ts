@@ -2,7 +2,7 @@ import { watchDebounced } from "@vueuse/core";
 import { defineStore } from "pinia";
 import { computed, ref, shallowRef, watch } from "vue";
 import type { BatchAnswer, BatchPlan, BatchRequest, ImageFormat } from "../../core/api";
-import type { Pairing, Table, TableNote } from "../../core/batch";
+import { tableOfAlternatives, type Pairing, type Table, type TableNote } from "../../core/batch";
 import { isPicture } from "../../core/piece";
 import { api } from "../api/client";
 import { usePiece } from "./piece";
@@ -81,6 +81,14 @@ export const useBatch = defineStore("batch", () => {
     }
   }
 
+  /** The wordings that the piece keeps, each with each of the others. */
+  function takeAlternatives(): void {
+    if (!open.piece) return;
+    table.value = tableOfAlternatives(open.piece);
+    tableNotes.value = [];
+    pairing.value = "every-mix";
+  }
+
   function clear(): void {
     table.value = undefined;
     tableNotes.value = [];
@@ -130,6 +138,7 @@ export const useBatch = defineStore("batch", () => {
     batches,
     pictureSlot,
     read,
+    takeAlternatives,
     clear,
     start,
     refresh,
