@@ -4,6 +4,15 @@ import { z } from "zod";
 export const FileId = z.string().regex(/^[0-9a-f]{64}$/, "a file is named by its SHA-256 in hex");
 export type FileId = z.infer<typeof FileId>;
 
+/** The focus of a picture, as shares (0..1) of its width and height; with width and height it is an area. */
+export const Focus = z.object({
+  x: z.number().min(0).max(1),
+  y: z.number().min(0).max(1),
+  width: z.number().min(0).max(1).optional(),
+  height: z.number().min(0).max(1).optional(),
+});
+export type Focus = z.infer<typeof Focus>;
+
 /**
  * A picture seen from far away: its mean relative luminance and how busy it is, cell by cell,
  * row after row. Luminance 0..1 of the untreated picture; `detail` is the standard deviation
@@ -26,6 +35,8 @@ export const PictureFile = z.object({
   height: z.number().int().positive(),
   vector: z.boolean(),
   tones: Tones,
+  /** Where the eye goes first, found by the program; a message may say otherwise. */
+  focus: Focus.optional(),
 });
 export type PictureFile = z.infer<typeof PictureFile>;
 

@@ -12,4 +12,5 @@ export {
 export { develop, type Developing, type Shown } from "./develop";
 export { draftLevel, pixelBox } from "./levels";
 export { rasterOf, sample, type Raster, type View } from "./raster";
+export { findFocus, type Thumbnail } from "./salience";
 export { readTones, toneOf, type GroundTone } from "./tones";

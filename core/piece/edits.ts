@@ -1,9 +1,8 @@
 import { z } from "zod";
 import { Spread } from "../colour";
-import { FileId } from "../files";
+import { FileId, Focus } from "../files";
 import { problem } from "../problem";
 import {
-  Focus,
   Frame,
   isPicture,
   isText,

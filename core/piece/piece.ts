@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { Spread } from "../colour";
-import { FileId } from "../files";
+import { FileId, Focus } from "../files";
 import { Placement } from "../placements/placement";
 import { Style } from "./style";
 
@@ -9,15 +9,6 @@ export const LIMITS = { text: 2000, alternatives: 12, title: 120, nodes: 200, si
 export const SlotName = z
   .string()
   .regex(/^[a-z][a-z0-9-]{0,39}$/, "a slot is named in lower-case letters, digits and hyphens");
-
-/** The focus of a picture, as shares (0..1) of its width and height; with width and height it is an area. */
-export const Focus = z.object({
-  x: z.number().min(0).max(1),
-  y: z.number().min(0).max(1),
-  width: z.number().min(0).max(1).optional(),
-  height: z.number().min(0).max(1).optional(),
-});
-export type Focus = z.infer<typeof Focus>;
 
 const SlotText = z.string().max(LIMITS.text, `a slot holds at most ${LIMITS.text} characters`);
 

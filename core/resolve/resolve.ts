@@ -1,8 +1,8 @@
 import { contrast, luminance, type Hex } from "../colour";
 import { paletteOf, type Brand, type Palette, type Typeface } from "../brand";
-import type { PictureLookup } from "../files";
+import type { Focus, PictureLookup } from "../files";
 import { box, type Box } from "../geometry";
-import { Framing, isPicture, isText, type Focus, type Node, type Piece } from "../piece";
+import { Framing, isPicture, isText, type Node, type Piece } from "../piece";
 import { codeFor, iconPath, type IconLookup } from "../shape";
 import { shelfTypeface } from "../shelf";
 import { plainText } from "../text";
@@ -237,7 +237,7 @@ class OneNode {
       ...this.common,
       type: "picture",
       file,
-      focus: focusArea(file, filling.focus),
+      focus: focusArea(file, filling.focus ?? file.focus),
       framing: framing ?? AS_IT_IS,
       ...(frame ? { frame: this.looks.shapeSpec(frame) } : {}),
       adjust: this.looks.adjust(),

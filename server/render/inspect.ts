@@ -1,6 +1,6 @@
 import sharp from "sharp";
-import type { PictureFile } from "../../core/files";
-import { readTones } from "../../core/picture";
+import type { Focus, PictureFile } from "../../core/files";
+import { findFocus, readTones } from "../../core/picture";
 import { problem } from "../../core/problem";
 import { fileId } from "../files/hash";
 
@@ -50,8 +50,39 @@ export async function inspectPicture(bytes: Buffer, name: string): Promise<Pictu
     throw problem("picture-too-large", { name, width, height, most: MOST_SIDE });
   }
   const tones = await tonesOf(bytes, name);
-  return { id: fileId(bytes), name, mime, width, height, vector, tones };
+  const focus = vector ? undefined : await focusOf(bytes);
+  return {
+    id: fileId(bytes),
+    name,
+    mime,
+    width,
+    height,
+    vector,
+    tones,
+    ...(focus ? { focus } : {}),
+  };
 }
+
+/** Small enough that texture is gone, and large enough that a face is still a few pixels. */
+const THUMBNAIL = 64;
+
+async function focusOf(bytes: Buffer): Promise<Focus> {
+  const { data, info } = await sharp(bytes, { failOn: "none" })
+    .rotate()
+    .flatten({ background: "#ffffff" })
+    .toColourspace("srgb")
+    .resize(THUMBNAIL, THUMBNAIL, { fit: "inside" })
+    .raw()
+    .toBuffer({ resolveWithObject: true });
+  return findFocus({ data: rgbOf(data, info.channels), width: info.width, height: info.height });
+}
+
+/** Grey pictures come with one channel. */
+const rgbOf = (data: Buffer, channels: number): Uint8Array =>
+  Uint8Array.from({ length: (data.length / channels) * 3 }, (_, i) => {
+    const pixel = Math.floor(i / 3) * channels;
+    return data[pixel + (channels >= 3 ? i % 3 : 0)]!;
+  });
 
 /** An SVG with more elements than this is a traced photograph or a map, and slow on every screen. */
 const MOST_ELEMENTS = 20_000;

@@ -6,6 +6,7 @@ import { FolderFiles } from "../files/folders";
 import { inspectPicture } from "./inspect";
 import { copyAt } from "./rendition";
 import { Studio } from "./studio";
+import type { PictureFilling } from "../../core/piece";
 import { placementById } from "../../core/placements";
 
 const plain = (width: number, height: number, background: string) =>
@@ -42,6 +43,18 @@ describe("pictures", () => {
     expect(size).to.deep.equal({ width: 20, height: 10, opaque: true });
     expect([...data.slice(0, 4)]).to.deep.equal([255, 0, 0, 255]);
     expect([...data.slice(19 * 4, 20 * 4)]).to.deep.equal([0, 0, 255, 255]);
+  });
+
+  it("have their focus where a person had set it, in photographs of the demo", async () => {
+    const files = new FolderFiles([demoFolder]);
+    for (const id of ["opening-announcement", "late-opening"]) {
+      const { message } = demoPieces().find(({ piece }) => piece.id === id)!.piece;
+      const { picture, focus: area } = message.picture as PictureFilling;
+      const { focus } = await inspectPicture(await files.read(picture), id);
+      const [x, y] = [area!.x - area!.width! / 2, area!.y - area!.height! / 2];
+      expect(focus!.x, id).to.be.within(x, x + area!.width!);
+      expect(focus!.y, id).to.be.within(y, y + area!.height!);
+    }
   });
 
   it("keep what is see-through", async () => {

@@ -1,5 +1,7 @@
 import { expect } from "chai";
+import { eq } from "drizzle-orm";
 import sharp from "sharp";
+import { files } from "../store/tables";
 import { exportCrate } from "../imports/export";
 import { readColours } from "../../core/kit";
 import { readBundle, unzip } from "../imports/bundle";
@@ -137,5 +139,21 @@ describe("brand kits", () => {
     const renamed = { ...bundle, brands: [{ ...brand, name: "Saltlight Two", id: "saltlight" }] };
     const second = await importBundle(around, library, renamed);
     expect(second.brands[0]).to.not.equal("saltlight");
+  });
+});
+
+describe("stored pictures", () => {
+  it("from before a focus was looked for get theirs at the next start", async () => {
+    const server = await testServer();
+    const { library } = server.services;
+    const [before] = (await library.pictures()).filter(({ vector }) => !vector);
+    const { focus, ...older } = before!;
+    await server.store.write((tx) =>
+      tx.update(files).set({ picture: older }).where(eq(files.id, before!.id)),
+    );
+    await library.findFoci();
+    expect((await library.picture(before!.id)).focus).to.deep.equal(focus);
+    expect(focus).to.have.keys("x", "y");
+    await server.close();
   });
 });

@@ -47,6 +47,20 @@ export class Library {
     return this.picture(picture.id);
   }
 
+  /** Pictures that were stored before a focus was looked for get theirs; those that cannot be read stay as they are. */
+  async findFoci(): Promise<void> {
+    const { store, blobs } = this.around;
+    for (const known of await this.pictures()) {
+      if (known.vector || known.focus) continue;
+      const picture = await blobs
+        .read(known.id)
+        .then((bytes) => inspectPicture(bytes, known.name))
+        .catch(() => undefined);
+      if (picture)
+        await store.write((tx) => tx.update(files).set({ picture }).where(eq(files.id, known.id)));
+    }
+  }
+
   /** Stores a logo or screenshot and proposes the colours that it shows. */
   async proposeColours(bytes: Buffer, name: string): Promise<PaletteAnswer> {
     const picture = await this.addPicture(bytes, name);

@@ -13,6 +13,7 @@ import { demoFolder, fontFolder, root } from "./demo";
 export interface TestServer {
   app: App;
   services: Services;
+  store: Store;
   folder: string;
   /** Asks the server without a network; answers status and JSON. */
   ask(
@@ -54,6 +55,7 @@ export async function testServer(folder?: string): Promise<TestServer> {
   return {
     app,
     services,
+    store,
     folder: data,
     async ask(method, url, body) {
       const answer = await app.inject({
