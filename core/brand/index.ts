@@ -1,2 +1,3 @@
 export * from "./brand";
 export * from "./dress";
+export * from "./filters";

@@ -53,6 +53,40 @@ export function placingOf(
   };
 }
 
+/** How a picture is moved in its frame: by picture pixels, and enlarged about the frame's middle. */
+export interface Move {
+  x?: number;
+  y?: number;
+  /** 1 leaves the size as it is. */
+  times?: number;
+}
+
+/** Larger than this and hardly anything of a picture is seen; the document's own limit. */
+const MOST_FRAMING_ZOOM = 8;
+
+/** How an upright picture stands when what it shows is moved and enlarged; it never leaves its frame uncovered. */
+export function movedIn(
+  picture: { width: number; height: number },
+  frame: { width: number; height: number },
+  focus: Box,
+  crop: Box,
+  { x = 0, y = 0, times = 1 }: Move,
+): Placing {
+  const cover = Math.max(frame.width / picture.width, frame.height / picture.height);
+  const widest = frame.width / cover;
+  const width = Math.min(widest, Math.max(widest / MOST_FRAMING_ZOOM, crop.width / times));
+  const height = (width * frame.height) / frame.width;
+  const middle = centre(crop);
+  const within = (value: number, most: number) => Math.min(Math.max(0, value), Math.max(0, most));
+  const moved = box(
+    within(middle.x - width / 2 - x, picture.width - width),
+    within(middle.y - height / 2 - y, picture.height - height),
+    width,
+    height,
+  );
+  return placingOf(picture, frame, focus, moved);
+}
+
 function panOf(start: number, wanted: number, room: number): number {
   const way = wanted < start ? start : room - start;
   return Math.abs(wanted - start) < 1e-6 || way <= 0

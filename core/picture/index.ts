@@ -6,10 +6,13 @@ export {
   cropTo,
   focusInFrame,
   focusShown,
+  movedIn,
   placingOf,
+  type Move,
   type Placing,
 } from "./crop";
 export { develop, type Developing, type Shown } from "./develop";
+export { focusArea } from "./focus";
 export { draftLevel, pixelBox } from "./levels";
 export { rasterOf, sample, type Raster, type View } from "./raster";
 export { findFocus, type Thumbnail } from "./salience";

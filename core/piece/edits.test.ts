@@ -39,6 +39,13 @@ const edits: Edit[] = [
     to: { framing: Framing.parse({ zoom: 1.4, panX: 0.2 }), adjust: { warmth: 0.3 } },
     was: {},
   },
+  {
+    kind: "picture-style",
+    node: "photo",
+    placement: "story",
+    to: { framing: Framing.parse({ zoom: 2 }) },
+    was: {},
+  },
   { kind: "varies", slot: "headline", to: true, was: false },
   { kind: "title", to: "Opening", was: piece.title },
   {

@@ -58,6 +58,8 @@ export const Edit = z.discriminatedUnion("kind", [
   z.object({
     kind: z.literal("picture-style"),
     node: z.string().min(1),
+    /** On this size only; on all of them when not given. */
+    placement: z.string().optional(),
     to: PictureStyle,
     was: PictureStyle,
   }),
@@ -101,7 +103,9 @@ export function applyEdit(piece: Piece, edit: Edit): Piece {
         alternatives: edit.to.alternatives.length > 0 ? edit.to.alternatives : undefined,
       });
     case "picture-style":
-      return withPictureStyle(piece, edit.node, edit.to);
+      return edit.placement === undefined
+        ? withPictureStyle(piece, edit.node, edit.to)
+        : withLocalStyle(piece, edit.node, edit.placement, edit.to);
     case "varies":
       return withFilling(piece, edit.slot, () => true, { varies: edit.to || undefined });
     case "title":
@@ -139,7 +143,7 @@ export function valueNow(piece: Piece, edit: Edit): Edit["was"] {
     case "wordings":
       return wordingsOf(piece, edit.slot);
     case "picture-style":
-      return pictureStyleOf(piece, edit.node);
+      return pictureStyleOf(piece, edit.node, edit.placement);
     case "varies":
       return piece.message[edit.slot]?.varies ?? false;
     case "title":
@@ -192,11 +196,15 @@ export function wordingsOf(piece: Piece, slot: string): Wordings {
   return { text: filling.text, alternatives: filling.alternatives ?? [] };
 }
 
-/** Throws `edit-impossible` for a node that is not there or shows no picture. */
-export function pictureStyleOf(piece: Piece, id: string): PictureStyle {
+/**
+ * A picture's own style, or what one size has of its own beyond it. Throws `edit-impossible` for a node that is not
+ * there or shows no picture, and for a size that the piece does not have.
+ */
+export function pictureStyleOf(piece: Piece, id: string, placement?: string): PictureStyle {
   const node = piece.arrangement.find((one) => one.id === id && one.kind === "picture");
   if (!node) throw problem("edit-impossible", { why: `This piece has no picture “${id}”.` });
-  const { framing, adjust } = node.style;
+  const style = placement === undefined ? node.style : localOf(piece, placement).changes[id]?.style;
+  const { framing, adjust } = style ?? {};
   return { ...(framing ? { framing } : {}), ...(adjust ? { adjust } : {}) };
 }
 
@@ -205,7 +213,10 @@ export function joinEdits(before: Edit, after: Edit): Edit | undefined {
   const sameText = before.kind === "text" && after.kind === "text" && before.slot === after.slot;
   const sameTitle = before.kind === "title" && after.kind === "title";
   const sameStyle =
-    before.kind === "picture-style" && after.kind === "picture-style" && before.node === after.node;
+    before.kind === "picture-style" &&
+    after.kind === "picture-style" &&
+    before.node === after.node &&
+    before.placement === after.placement;
   return sameText || sameTitle || sameStyle ? ({ ...after, was: before.was } as Edit) : undefined;
 }
 
@@ -234,6 +245,18 @@ function withPictureStyle(piece: Piece, id: string, to: PictureStyle): Piece {
     return { ...node, style: { ...rest, ...to } };
   });
   return { ...piece, arrangement };
+}
+
+function withLocalStyle(piece: Piece, id: string, placement: string, to: PictureStyle): Piece {
+  pictureStyleOf(piece, id, placement);
+  const local = localOf(piece, placement);
+  const { style: before, ...change } = local.changes[id] ?? {};
+  const { framing: _framing, adjust: _adjust, ...rest } = before ?? {};
+  const style = { ...rest, ...to };
+  const changed = { ...change, ...(Object.keys(style).length > 0 ? { style } : {}) };
+  const { [id]: _before, ...others } = local.changes;
+  const changes = Object.keys(changed).length > 0 ? { ...others, [id]: changed } : others;
+  return withLocal(piece, placement, { ...local, changes });
 }
 
 /** The lead size cannot be taken out, and no placement is there twice. */

@@ -1,4 +1,13 @@
-import { between, box, contains, inset, overlaps, scaleBox, type Box } from "../geometry";
+import {
+  between,
+  box,
+  contains,
+  inset,
+  overlaps,
+  scaleBox,
+  TOLERANCE,
+  type Box,
+} from "../geometry";
 import { platePad } from "./block";
 import { cropTo } from "../picture";
 import type { LogoNode, ResolvedNode, TextNode } from "../resolve";
@@ -90,7 +99,7 @@ function setInBox(stage: Stage, node: TextNode, room: Box, wanted: number): SetT
   const { paragraph } = node;
   const display = isDisplay(node);
   const { width } = room;
-  const height = room.height + (display ? 1 : 0.35 * wanted);
+  const height = room.height + (display ? TOLERANCE : 0.35 * wanted);
   const fit = { width, height, max: wanted, mostLines: 12 };
   const asSized = display
     ? setToFit(paragraph, { ...fit, min: wanted - TINY })

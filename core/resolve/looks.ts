@@ -126,3 +126,7 @@ function houseAdjust(brand: Brand): Adjust {
   }
   return house;
 }
+
+/** What becomes of a picture with such a style in a brand. */
+export const developedAs = (adjust: Style["adjust"], brand: Brand, palette: Palette): Adjust =>
+  new Looks(adjust ? { adjust } : {}, brand, palette, () => undefined).adjust();

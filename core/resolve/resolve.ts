@@ -1,7 +1,7 @@
 import { contrast, luminance, type Hex } from "../colour";
 import { paletteOf, type Brand, type Palette, type Typeface } from "../brand";
-import type { Focus, PictureLookup } from "../files";
-import { box, type Box } from "../geometry";
+import type { PictureLookup } from "../files";
+import { focusArea } from "../picture";
 import { Framing, isPicture, isText, type Node, type Piece } from "../piece";
 import { codeFor, iconPath, type IconLookup } from "../shape";
 import { shelfTypeface } from "../shelf";
@@ -16,9 +16,6 @@ export interface Sources {
   typesetter: Typesetter;
   icons: IconLookup;
 }
-
-/** Half the side of the area around a focus point that counts as the subject, as a share of the picture. */
-const FOCUS_REACH = 0.12;
 
 /**
  * Looks up every token, filling and file of a piece as it stands on one placement.
@@ -293,18 +290,3 @@ class OneNode {
 }
 
 const AS_IT_IS = Framing.parse({});
-
-function focusArea(
-  file: { width: number; height: number },
-  focus: Focus = { x: 0.5, y: 0.5 },
-): Box {
-  const width = (focus.width ?? FOCUS_REACH * 2) * file.width;
-  const height = (focus.height ?? FOCUS_REACH * 2) * file.height;
-  const clamp = (value: number, most: number) => Math.min(Math.max(0, value), most);
-  return box(
-    clamp(focus.x * file.width - width / 2, file.width - width),
-    clamp(focus.y * file.height - height / 2, file.height - height),
-    width,
-    height,
-  );
-}

@@ -11,6 +11,7 @@ import { counted } from "./counted";
 import FindingCard from "./FindingCard.vue";
 import LayoutPicker from "./LayoutPicker.vue";
 import LeadChange from "./LeadChange.vue";
+import PicturePanel from "./PicturePanel.vue";
 
 /** What was found about the selected size, and the few facts that fit it. */
 const props = defineProps<{ step: Step }>();
@@ -91,6 +92,7 @@ const showsSize = computed(() => !["batch", "deliver", "look"].includes(props.st
           Give back what was changed here
         </button>
       </section>
+      <PicturePanel :placement="placement" />
       <LayoutPicker v-model:shown="picking" :placement="placement" />
       <LeadChange v-model:shown="leading" :placement="placement" />
     </template>

@@ -8,6 +8,7 @@ import { usePiece } from "../stores/piece";
 import { LEAST_TILE } from "../wall/packing";
 import { useSharedWall } from "../wall/wall-key";
 import GraphicTile from "./GraphicTile.vue";
+import PictureHandles from "./PictureHandles.vue";
 import SafetyOverlay from "./SafetyOverlay.vue";
 
 /** One size on the wall, with its name and what was found about it. `width` is CSS pixels. */
@@ -45,23 +46,26 @@ function enlarge(): void {
 
 <template>
   <figure class="tile" :style="{ width: `${Math.max(width, LEAST_TILE)}px` }">
-    <button
-      class="graphic"
-      :class="{ selected: isSelected }"
-      :aria-pressed="isSelected"
-      :aria-label="`${placement.name}, ${placement.width} by ${placement.height}`"
-      @click="bench.select(placement.id)"
-      @dblclick="bench.large = true"
-      @keydown.enter.prevent="enlarge"
-    >
-      <GraphicTile :wall="wall" :placement="placement" :width="width" :label="placement.name" />
-      <SafetyOverlay
-        :placement="placement"
-        :covered="bench.showCovered"
-        :places="places"
-        :pointed="pointed"
-      />
-    </button>
+    <div class="frame">
+      <button
+        class="graphic"
+        :class="{ selected: isSelected }"
+        :aria-pressed="isSelected"
+        :aria-label="`${placement.name}, ${placement.width} by ${placement.height}`"
+        @click="bench.select(placement.id)"
+        @dblclick="bench.large = true"
+        @keydown.enter.prevent="enlarge"
+      >
+        <GraphicTile :wall="wall" :placement="placement" :width="width" :label="placement.name" />
+        <SafetyOverlay
+          :placement="placement"
+          :covered="bench.showCovered"
+          :places="places"
+          :pointed="pointed"
+        />
+      </button>
+      <PictureHandles v-if="bench.large && isSelected" :placement="placement" :width="width" />
+    </div>
     <figcaption>
       <span class="name"><b v-if="isLead">Lead</b> {{ placement.name }}</span>
       <span v-if="isChanged" class="changed">Changed on this size</span>
@@ -77,6 +81,10 @@ function enlarge(): void {
 <style scoped>
 .tile {
   margin: 0;
+}
+
+.frame {
+  position: relative;
 }
 
 .graphic {
