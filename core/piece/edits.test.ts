@@ -69,6 +69,16 @@ const edits: Edit[] = [
     was: { lead: piece.lead, arrangement: piece.arrangement, sizes: piece.sizes },
   },
   {
+    kind: "lead",
+    to: { lead: "story", arrangement: [], sizes: piece.sizes, spread: { backdrop: "sun" } },
+    was: {
+      lead: piece.lead,
+      arrangement: piece.arrangement,
+      sizes: piece.sizes,
+      spread: piece.spread,
+    },
+  },
+  {
     kind: "local",
     placement: piece.lead,
     to: { layout: "picture above, stack", changes: { headline: { hidden: true } } },

@@ -14,10 +14,26 @@ import {
   type Piece,
 } from "./piece";
 import { Style } from "./style";
+import {
+  dressOf,
+  leadOf,
+  localOf,
+  looksOf,
+  noSlot,
+  pictureOf,
+  pictureStyleOf,
+  textOf,
+  wordingsOf,
+} from "./values";
 
 const LooksValue = z.object({ arrangement: z.array(Node).max(LIMITS.nodes), sizes: z.array(Size) });
 
-const LeadValue = LooksValue.extend({ lead: z.string().min(1), frame: Frame.optional() });
+/** Another lead; the spread comes along where the whole look is exchanged. */
+const LeadValue = LooksValue.extend({
+  lead: z.string().min(1),
+  frame: Frame.optional(),
+  spread: Spread.optional(),
+});
 
 /** What a size has of its own: a picked layout and local changes. */
 const LocalValue = Size.pick({ layout: true, changes: true });
@@ -130,16 +146,10 @@ export const invertEdit = (edit: Edit): Edit => ({ ...edit, to: edit.was, was: e
 /** What the edit would overwrite, in the piece as it is now; compared with `was` to find conflicts. */
 export function valueNow(piece: Piece, edit: Edit): Edit["was"] {
   switch (edit.kind) {
-    case "text": {
-      const filling = piece.message[edit.slot];
-      return isText(filling) ? filling.text : "";
-    }
-    case "picture": {
-      const filling = piece.message[edit.slot];
-      if (!isPicture(filling)) throw noSlot(edit.slot);
-      const { picture, focus, alt } = filling;
-      return { picture, focus, alt };
-    }
+    case "text":
+      return textOf(piece, edit.slot);
+    case "picture":
+      return pictureOf(piece, edit.slot);
     case "wordings":
       return wordingsOf(piece, edit.slot);
     case "picture-style":
@@ -153,59 +163,12 @@ export function valueNow(piece: Piece, edit: Edit): Edit["was"] {
     case "looks":
       return looksOf(piece);
     case "lead":
-      return leadOf(piece);
+      return leadOf(piece, edit.to.spread !== undefined);
     case "sizes":
       return piece.sizes;
     case "local":
       return localOf(piece, edit.placement);
   }
-}
-
-const looksOf = ({ arrangement, sizes }: Piece) => ({ arrangement, sizes });
-
-/** What changes with the lead size. */
-export const leadOf = (piece: Piece) => ({
-  ...looksOf(piece),
-  lead: piece.lead,
-  ...(piece.frame ? { frame: piece.frame } : {}),
-});
-
-/** What a size has of its own. Throws `edit-impossible` for a size that the piece does not have. */
-export function localOf(piece: Piece, placement: string): Pick<Size, "layout" | "changes"> {
-  const size = piece.sizes.find((one) => one.placement === placement);
-  if (!size) throw noSize(placement);
-  const { layout, changes } = size;
-  return { ...(layout === undefined ? {} : { layout }), changes };
-}
-
-/** Whether a size differs from what follows from the message and the arrangement. */
-export const isLocal = ({ layout, changes }: Size): boolean =>
-  layout !== undefined || Object.keys(changes).length > 0;
-
-/** What a piece wears; with its looks when they are to change too. */
-export const dressOf = (piece: Piece, withLooks: boolean) => ({
-  brand: piece.brand,
-  spread: piece.spread,
-  ...(withLooks ? { looks: looksOf(piece) } : {}),
-});
-
-/** Words of a slot with their alternatives. Throws `edit-impossible` for a slot that holds none. */
-export function wordingsOf(piece: Piece, slot: string): Wordings {
-  const filling = piece.message[slot];
-  if (!isText(filling)) throw noSlot(slot);
-  return { text: filling.text, alternatives: filling.alternatives ?? [] };
-}
-
-/**
- * A picture's own style, or what one size has of its own beyond it. Throws `edit-impossible` for a node that is not
- * there or shows no picture, and for a size that the piece does not have.
- */
-export function pictureStyleOf(piece: Piece, id: string, placement?: string): PictureStyle {
-  const node = piece.arrangement.find((one) => one.id === id && one.kind === "picture");
-  if (!node) throw problem("edit-impossible", { why: `This piece has no picture “${id}”.` });
-  const style = placement === undefined ? node.style : localOf(piece, placement).changes[id]?.style;
-  const { framing, adjust } = style ?? {};
-  return { ...(framing ? { framing } : {}), ...(adjust ? { adjust } : {}) };
 }
 
 /** Typing goes into one step of undo: a further change of the same words or picture joins the one before. */
@@ -219,12 +182,6 @@ export function joinEdits(before: Edit, after: Edit): Edit | undefined {
     before.placement === after.placement;
   return sameText || sameTitle || sameStyle ? ({ ...after, was: before.was } as Edit) : undefined;
 }
-
-const noSlot = (slot: string) =>
-  problem("edit-impossible", { why: `This piece has no slot “${slot}” of that kind.` });
-
-const noSize = (placement: string) =>
-  problem("edit-impossible", { why: `This piece has no size “${placement}”.` });
 
 function withFilling(
   piece: Piece,

@@ -11,10 +11,13 @@ import type { Sources } from "../resolve";
 import {
   arrangedAs,
   fitting,
+  inLook,
+  lookAt,
   pieceOf,
   pictureSlots,
   shippedTemplates,
   type Template,
+  whatChanged,
 } from "./index";
 
 const PICTURES = demoPictures();
@@ -220,6 +223,31 @@ describe("the templates", () => {
     expect(after.sizes.map(({ placement }) => placement)).to.include.members(
       before.sizes.map(({ placement }) => placement),
     );
+  });
+
+  it("are walked through in other colours and typefaces, and it is said what changed", () => {
+    const brand = BRANDS[0]!;
+    const before = piece(
+      shippedTemplates.find(({ id }) => id === "half-and-half")!,
+      brand,
+    );
+    const seen = new Set<string>();
+    for (let round = 0; round < 4; round++)
+      shippedTemplates.forEach((template, index) =>
+        seen.add(JSON.stringify(lookAt(template, brand, index, round))),
+      );
+    expect(seen.size).to.equal(4 * shippedTemplates.length);
+    const ticket = shippedTemplates.find(({ id }) => id === "ticket")!;
+    const look = { template: "ticket", spread: { ...before.spread, backdrop: "sun" } };
+    const after = inLook(before, ticket, { ...look, pairing: "capitals" }, brand);
+    const headline = after.arrangement.find(({ role }) => role === "headline");
+    expect(headline?.style.case).to.equal("upper");
+    expect(whatChanged(before, after, brand)).to.deep.equal([
+      "ground Sun",
+      "no picture",
+      "no place for the call to action",
+    ]);
+    expect(whatChanged(before, before, brand)).to.deep.equal([]);
   });
 
   it("lose no words: what has no place stays in the message", () => {

@@ -43,6 +43,18 @@ export function addTemplateRoutes(routes: Routes, { templates }: Services): void
         .send(`${JSON.stringify(template, null, 2)}\n`);
     },
   );
+  routes.put(
+    "/api/templates/:id",
+    {
+      schema: {
+        summary: "Make a template of the house what a piece is now; pieces that began with it stay",
+        params: Id,
+        body: NewTemplate,
+        response: { 200: Template, ...problems },
+      },
+    },
+    ({ params, body }) => templates.change(params.id, body),
+  );
   routes.delete(
     "/api/templates/:id",
     {

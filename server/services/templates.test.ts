@@ -112,6 +112,29 @@ describe("templates of the house", () => {
     expect((await server.ask("GET", `/api/pieces/${body.piece.id}`)).status).to.equal(200);
   });
 
+  it("are changed only on purpose, by what was begun with them or anything else", async () => {
+    const { body: made } = await server.ask("POST", "/api/templates", about);
+    const { body } = await server.ask("POST", "/api/crates/autumn-lessons/pieces", {
+      template: made.id,
+      words: { headline: "Row before tea" },
+    });
+    const { origin, id } = body.piece;
+    expect(origin).to.deep.equal({ kind: "template", id: made.id, name: made.name });
+    await server.ask("POST", `/api/pieces/${id}/edits`, {
+      edit: { kind: "text", slot: "headline", to: "Row early", was: "Row before tea" },
+    });
+    const untouched = (await server.ask("GET", "/api/templates")).body.templates[0];
+    expect(untouched.design.message.headline.text).to.equal("Float before lunch");
+
+    const changed = await server.ask("PUT", `/api/templates/${made.id}`, { ...about, piece: id });
+    expect(changed.status).to.equal(200);
+    expect(changed.body.id).to.equal(made.id);
+    expect(changed.body.design.message.headline.text).to.equal("Row early");
+    expect((await server.ask("PUT", "/api/templates/ticket", about)).status).to.equal(404);
+    const copy = await server.ask("POST", "/api/crates/autumn-lessons/pieces", { from: id });
+    expect(copy.body.piece.origin).to.deep.equal({ kind: "piece", id, name: body.piece.title });
+  });
+
   it("are refused in a sentence: no file of ours, and those that ship cannot be deleted", async () => {
     const bad = await server.ask("POST", "/api/templates/import", { format: "something" });
     expect(bad.status).to.equal(400);

@@ -35,16 +35,34 @@ export class Templates {
     return this.put({ ...format, ...about, id: "", occasions: [], design: designOf(piece) });
   }
 
+  /** A template of the house becomes what a piece is now. Pieces that began with it stay as they are. */
+  async change(id: string, { piece: from, ...about }: NewTemplate): Promise<Template> {
+    const before = await this.ofTheHouse(id);
+    const { piece } = await this.pieces.get(from);
+    const { note: _note, ...rest } = before;
+    const document = { ...rest, ...about, design: designOf(piece) };
+    await this.around.store.write((tx) =>
+      tx.update(templates).set({ document }).where(eq(templates.id, id)),
+    );
+    return document;
+  }
+
   /** A template that was exported elsewhere; it comes in as a new one. */
   async take(template: Template): Promise<Template> {
     return this.put(template);
   }
 
   async remove(id: string): Promise<TemplateList> {
-    const { house } = await this.list();
-    if (!house.includes(id)) throw problem("not-found", { what: "template of the house", id });
+    await this.ofTheHouse(id);
     await this.around.store.write((tx) => tx.delete(templates).where(eq(templates.id, id)));
     return this.list();
+  }
+
+  /** Throws `not-found`, also for one that ships with the program: those are never changed. */
+  private async ofTheHouse(id: string): Promise<Template> {
+    const found = (await this.own()).find((template) => template.id === id);
+    if (!found) throw problem("not-found", { what: "template of the house", id });
+    return found;
   }
 
   private async own(): Promise<Template[]> {

@@ -107,6 +107,8 @@ export const api = {
   addCrate: (name: string, brand: string) => post(CrateAnswer, "/api/crates", { name, brand }),
   templates: () => get(TemplateList, "/api/templates"),
   addTemplate: (wanted: NewTemplate) => post(Template, "/api/templates", wanted),
+  changeTemplate: (id: string, wanted: NewTemplate) =>
+    ask(Template, "PUT", `/api/templates/${id}`, wanted),
   importTemplate: (template: unknown) => post(Template, "/api/templates/import", template),
   removeTemplate: (id: string) => ask(TemplateList, "DELETE", `/api/templates/${id}`),
   beginPiece: (crate: string, wanted: NewPiece) =>

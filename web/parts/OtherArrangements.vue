@@ -1,19 +1,23 @@
 <script setup lang="ts">
-import { useEventListener } from "@vueuse/core";
+import { useEventListener, useLocalStorage } from "@vueuse/core";
 import { computed, onMounted, ref, shallowRef } from "vue";
-import { brandSpreads } from "../../core/brand";
 import { isPicture, isText, leadOf, type Piece } from "../../core/piece";
-import { arrangedAs, fitting, spreadFor, type Template } from "../../core/templates";
+import { fitting, inLook, lookAt, pairingsOf, whatChanged } from "../../core/templates";
+import type { Look, Template } from "../../core/templates";
 import { api } from "../api/client";
 import { usePiece } from "../stores/piece";
-import BegunTile from "./BegunTile.vue";
+import { useToasts } from "../stores/toasts";
+import LookTile from "./LookTile.vue";
 
-/** The same message in other arrangements and spreads, twelve at a time, those that suit it best first. */
+/** The same message in other arrangements, spreads and pairings, twelve at a time, those that suit it best first. */
 const open = usePiece();
+const toasts = useToasts();
 const templates = shallowRef<Template[]>([]);
 const failure = ref("");
 const AT_ONCE = 12;
 const page = ref(0);
+/** By piece; kept in the browser, since they are for trying. */
+const allPinned = useLocalStorage<Record<string, Look[]>>("pinned-looks", {});
 
 onMounted(async () => {
   try {
@@ -33,20 +37,55 @@ const suited = computed(() => {
 });
 const pages = computed(() => Math.max(1, Math.ceil(suited.value.length / AT_ONCE)));
 
-/** Every round through the arrangements takes other spreads. */
-const round = computed(() => Math.floor(page.value / pages.value));
-const looks = computed(() => {
-  const { piece, brand } = open;
-  if (!piece || !brand) return [];
-  const all = brandSpreads(brand);
+const onThisPage = computed(() => {
+  const { brand } = open;
+  if (!brand) return [];
+  // Every round through the arrangements takes other spreads and pairings.
+  const round = Math.floor(page.value / pages.value);
   const from = (page.value % pages.value) * AT_ONCE;
-  return suited.value.slice(from, from + AT_ONCE).map((template, index) => {
-    const other = all[(index + round.value * 5) % Math.max(1, all.length)];
-    const spread = round.value === 0 ? spreadFor(brand, template.mood) : (other ?? {});
-    const look: Piece = { ...arrangedAs(piece, template), spread };
-    return { template, look };
-  });
+  return suited.value
+    .slice(from, from + AT_ONCE)
+    .map((template, index) => lookAt(template, brand, from + index, round));
 });
+const pinned = computed(() => allPinned.value[open.piece?.id ?? ""] ?? []);
+const same = (a: Look, b: Look): boolean => JSON.stringify(a) === JSON.stringify(b);
+const isPinned = (look: Look): boolean => pinned.value.some((one) => same(one, look));
+
+interface Shown {
+  look: Look;
+  name: string;
+  piece: Piece;
+  changed: string[];
+}
+
+function shownAs(look: Look): Shown[] {
+  const { piece, brand } = open;
+  const template = templates.value.find(({ id }) => id === look.template);
+  if (!piece || !brand || !template) return [];
+  const after = inLook(piece, template, look, brand);
+  const pairing = pairingsOf(brand).find(({ id }) => id === look.pairing);
+  const type = pairing && pairing.id !== "kit" ? [pairing.name] : [];
+  return [
+    {
+      look,
+      name: template.name,
+      piece: after,
+      changed: [...whatChanged(piece, after, brand), ...type],
+    },
+  ];
+}
+const groups = computed(() => [
+  { title: "Pinned", looks: pinned.value.flatMap(shownAs) },
+  { title: "", looks: onThisPage.value.filter((look) => !isPinned(look)).flatMap(shownAs) },
+]);
+
+function pin(look: Look): void {
+  const id = open.piece?.id ?? "";
+  const others = pinned.value.filter((one) => !same(one, look));
+  const now = others.length < pinned.value.length ? others : [...others, look];
+  const { [id]: _before, ...rest } = allPinned.value;
+  allPinned.value = now.length > 0 ? { ...rest, [id]: now } : rest;
+}
 
 const more = (): number => page.value++;
 useEventListener("keydown", (event: KeyboardEvent) => {
@@ -54,13 +93,12 @@ useEventListener("keydown", (event: KeyboardEvent) => {
   if (event.key === "n" && !typing && !event.ctrlKey && !event.metaKey) more();
 });
 
-/** Two steps of undo: the arrangement, and the colours. */
-function take(look: Piece): void {
+/** Arrangement, colours and typefaces in one step of undo. `fitted` is the look as it was painted. */
+function take(fitted: Piece, { name, changed }: Shown): void {
   const { piece } = open;
   if (!piece) return;
-  open.change({ kind: "lead", to: leadOf(look), was: leadOf(piece) });
-  const { brand, spread } = piece;
-  open.change({ kind: "dress", to: { brand, spread: look.spread }, was: { brand, spread } });
+  open.change({ kind: "lead", to: leadOf(fitted, true), was: leadOf(piece, true) });
+  toasts.tell(`${[name, ...changed].join("; ")}. Ctrl+Z takes it back.`);
 }
 </script>
 
@@ -68,23 +106,26 @@ function take(look: Piece): void {
   <section class="others" aria-label="Other arrangements">
     <header>
       <h2>Another look</h2>
-      <span class="quiet">the same message, arranged and coloured otherwise</span>
+      <span class="quiet">the same message, arranged, coloured and set otherwise</span>
       <button class="button" title="n" @click="more">Twelve more</button>
     </header>
     <p v-if="failure" role="alert" class="failure">{{ failure }}</p>
-    <div v-else-if="open.brand" class="looks">
-      <figure v-for="{ template, look } in looks" :key="`${template.id}-${page}`">
-        <BegunTile
-          :piece="look"
+    <template v-for="{ title, looks } in groups" v-else-if="open.brand" :key="title">
+      <h3 v-if="title && looks.length">{{ title }}</h3>
+      <div v-if="looks.length" class="looks">
+        <LookTile
+          v-for="shown in looks"
+          :key="JSON.stringify(shown.look)"
+          :piece="shown.piece"
           :brand="open.brand"
-          :area="30000"
-          :widest="260"
-          :label="`Take the look ${template.name}`"
-          @pick="take"
+          :name="shown.name"
+          :changed="shown.changed"
+          :pinned="isPinned(shown.look)"
+          @pick="take($event, shown)"
+          @pin="pin(shown.look)"
         />
-        <figcaption>{{ template.name }}</figcaption>
-      </figure>
-    </div>
+      </div>
+    </template>
   </section>
 </template>
 
@@ -104,17 +145,15 @@ header .button {
   margin-left: auto;
 }
 
+h3 {
+  padding-bottom: 10px;
+}
+
 .looks {
   display: flex;
   flex-wrap: wrap;
   gap: 24px 20px;
   align-items: end;
-}
-
-figure {
-  display: grid;
-  gap: 8px;
-  margin: 0;
-  font-size: 13px;
+  padding-bottom: 28px;
 }
 </style>

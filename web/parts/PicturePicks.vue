@@ -1,10 +1,46 @@
 <script setup lang="ts">
+import { ImagePlus } from "@lucide/vue";
+import { useEventListener } from "@vueuse/core";
+import { ref, useTemplateRef } from "vue";
 import type { FileId } from "../../core/files";
 import { useLibrary } from "../stores/library";
+import { useToasts } from "../stores/toasts";
 
-/** Pictures of the shelf that go with a message, in the order in which they were chosen. */
+/** Pictures that go with a message, in the order in which they were chosen: of the shelf, dropped, pasted or opened. */
 const chosen = defineModel<FileId[]>({ required: true });
 const library = useLibrary();
+const toasts = useToasts();
+const chooser = useTemplateRef("chooser");
+const over = ref(false);
+
+async function take(files: FileList | null | undefined): Promise<void> {
+  for (const file of files ?? []) {
+    try {
+      const { id } = await library.addPicture(file);
+      if (!chosen.value.includes(id)) chosen.value = [...chosen.value, id];
+    } catch (error) {
+      toasts.fail(error);
+    }
+  }
+}
+
+function drop(event: DragEvent): void {
+  over.value = false;
+  void take(event.dataTransfer?.files);
+}
+
+async function opened(event: Event): Promise<void> {
+  const input = event.target as HTMLInputElement;
+  await take(input.files);
+  input.value = "";
+}
+
+useEventListener("paste", (event: ClipboardEvent) => {
+  const { files } = event.clipboardData ?? {};
+  if (!files?.length) return;
+  event.preventDefault();
+  void take(files);
+});
 
 function toggle(id: FileId): void {
   const without = chosen.value.filter((other) => other !== id);
@@ -13,9 +49,31 @@ function toggle(id: FileId): void {
 </script>
 
 <template>
-  <section aria-label="Pictures">
-    <h3>Pictures</h3>
-    <p class="quiet small">In the order of importance; none is fine.</p>
+  <section
+    aria-label="Pictures"
+    class="picks"
+    :class="{ over }"
+    @dragover.prevent="over = true"
+    @dragleave="over = false"
+    @drop.prevent="drop"
+  >
+    <header>
+      <h3>Pictures</h3>
+      <button class="button plain" @click="chooser?.click()">
+        <ImagePlus :size="16" aria-hidden="true" /> Add
+      </button>
+    </header>
+    <input
+      ref="chooser"
+      class="hidden-name"
+      type="file"
+      accept="image/*"
+      multiple
+      tabindex="-1"
+      aria-label="Add pictures"
+      @change="opened"
+    />
+    <p class="quiet small">In the order of importance; none is fine. Drop or paste others here.</p>
     <div class="pictures">
       <button
         v-for="one in library.photographs"
@@ -33,6 +91,17 @@ function toggle(id: FileId): void {
 </template>
 
 <style scoped>
+.picks.over {
+  outline: 2px dashed var(--zest);
+  outline-offset: 6px;
+}
+
+header {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+}
+
 .pictures {
   display: grid;
   grid-template-columns: repeat(4, minmax(0, 1fr));

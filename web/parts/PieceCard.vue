@@ -66,6 +66,10 @@ const kinds = { post: "Post", carousel: "Carousel", story: "Story", ad: "Ad" };
       <div>
         <h3>{{ piece.title }}</h3>
         <p class="quiet small">{{ kinds[piece.kind] }}, {{ piece.sizes.length }} sizes</p>
+        <p v-if="piece.origin" class="quiet small">
+          {{ piece.origin.kind === "template" ? "began with" : "a copy of" }}
+          {{ piece.origin.name }}
+        </p>
       </div>
       <select
         v-if="elsewhere.length"

@@ -1,13 +1,16 @@
 <script setup lang="ts">
-import { ref, watch } from "vue";
+import { ref, shallowRef, watch } from "vue";
 import { isText } from "../../core/piece";
-import { LookName, moodOf, Purpose } from "../../core/templates";
+import { LookName, moodOf, Purpose, type Template } from "../../core/templates";
 import { api } from "../api/client";
 import { usePiece } from "../stores/piece";
 import { useToasts } from "../stores/toasts";
 import DialogCard from "./DialogCard.vue";
 
-/** Saves the open piece as a template of the house. The piece itself stays as it is. */
+/**
+ * Saves the open piece as a template of the house; or, when it began with one, changes that one, which nothing else
+ * ever does. The piece itself stays as it is.
+ */
 const shown = defineModel<boolean>("shown", { required: true });
 
 const open = usePiece();
@@ -18,20 +21,40 @@ const look = ref<LookName>("photographic");
 const note = ref("");
 const fixed = ref<string[]>([]);
 const failure = ref("");
+/** The template of the house that the piece began with. */
+const began = shallowRef<Template>();
+const changing = ref(false);
 
-watch(shown, (now) => {
+watch(shown, async (now) => {
   if (!now) return;
-  name.value = open.piece?.title ?? "";
-  fixed.value = [];
   failure.value = "";
+  changing.value = false;
+  began.value = undefined;
+  ask();
+  const { origin } = open.piece ?? {};
+  if (origin?.kind !== "template") return;
+  const { templates, house } = await api.templates().catch(() => ({ templates: [], house: [] }));
+  if (house.some((id) => id === origin.id))
+    began.value = templates.find(({ id }) => id === origin.id);
 });
+watch(changing, ask);
+
+/** What is asked for begins with what is known. */
+function ask(): void {
+  const known = changing.value ? began.value : undefined;
+  name.value = known?.name ?? open.piece?.title ?? "";
+  purpose.value = known?.purposes[0] ?? "announcement";
+  look.value = known?.looks[0] ?? "photographic";
+  note.value = known?.note ?? "";
+  fixed.value = known?.fixed ?? [];
+}
 
 async function save(): Promise<void> {
   const { piece, brand } = open;
   if (!piece || !brand) return;
   try {
     await open.save();
-    const made = await api.addTemplate({
+    const wanted = {
       piece: piece.id,
       name: name.value,
       purposes: [purpose.value],
@@ -39,8 +62,16 @@ async function save(): Promise<void> {
       mood: moodOf(brand, piece.spread),
       fixed: fixed.value,
       ...(note.value ? { note: note.value } : {}),
-    });
-    toasts.tell(`“${made.name}” can be begun with from now on.`);
+    };
+    const made =
+      changing.value && began.value
+        ? await api.changeTemplate(began.value.id, wanted)
+        : await api.addTemplate(wanted);
+    toasts.tell(
+      changing.value
+        ? `“${made.name}” begins like this from now on; pieces that began with it stay as they are.`
+        : `“${made.name}” can be begun with from now on.`,
+    );
     shown.value = false;
   } catch (error) {
     failure.value = (error as Error).message;
@@ -52,6 +83,16 @@ async function save(): Promise<void> {
   <DialogCard v-model:shown="shown" title="Save as a template" :width="520">
     <p v-if="failure" role="alert" class="failure">{{ failure }}</p>
     <form class="asking" @submit.prevent="save">
+      <fieldset v-if="began">
+        <legend class="hidden-name">New or changed</legend>
+        <label class="one">
+          <input v-model="changing" type="radio" :value="false" /> As a new template
+        </label>
+        <label class="one">
+          <input v-model="changing" type="radio" :value="true" /> Change “{{ began.name }}”, which
+          it began with
+        </label>
+      </fieldset>
       <label>Name<input v-model="name" class="field" maxlength="80" required /></label>
       <label
         >What it is for
@@ -75,7 +116,9 @@ async function save(): Promise<void> {
           </span>
         </template>
       </fieldset>
-      <button class="button main" type="submit">Save the template</button>
+      <button class="button main" type="submit">
+        {{ changing ? "Change the template" : "Save the template" }}
+      </button>
     </form>
   </DialogCard>
 </template>

@@ -7,7 +7,7 @@ import { usePiece } from "../stores/piece";
 import { useToasts } from "../stores/toasts";
 import { useSharedWall } from "../wall/wall-key";
 import { counted } from "./counted";
-import { markedText } from "./pasted";
+import { pasteMarked } from "./pasted";
 import WordingList from "./WordingList.vue";
 
 /** One slot of words, typed straight into the page. */
@@ -52,16 +52,6 @@ function type(event: Event): void {
     return;
   }
   open.change({ kind: "text", slot: props.slotName, to: area.value, was: props.text });
-}
-
-/** What was set off where it was copied from is set off here too. */
-function paste(event: ClipboardEvent): void {
-  const marked = markedText(event.clipboardData);
-  if (marked === undefined) return;
-  event.preventDefault();
-  const field = event.target as HTMLTextAreaElement;
-  field.setRangeText(marked, field.selectionStart, field.selectionEnd, "end");
-  field.dispatchEvent(new Event("input", { bubbles: true }));
 }
 
 /** What a stretch of the words can be made to do, and the key that does it. */
@@ -124,7 +114,7 @@ function byKey(event: KeyboardEvent): void {
         rows="1"
         :placeholder="hint"
         @input="type"
-        @paste="paste"
+        @paste="pasteMarked"
         @select="watchSelection"
         @keyup="watchSelection"
         @mouseup="watchSelection"

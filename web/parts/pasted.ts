@@ -6,7 +6,7 @@ const SKIPPED = new Set(["STYLE", "SCRIPT", "TITLE", "HEAD"]);
 const BOLD = 600;
 
 /** Copied words with the marks for what stood out; undefined when nothing did, so that they are pasted plainly. */
-export function markedText(clipboard: DataTransfer | null): string | undefined {
+function markedText(clipboard: DataTransfer | null): string | undefined {
   const html = clipboard?.getData("text/html");
   if (!html) return undefined;
   const { body } = new DOMParser().parseFromString(html, "text/html");
@@ -14,6 +14,16 @@ export function markedText(clipboard: DataTransfer | null): string | undefined {
   if (!runs.some(({ kind }) => kind)) return undefined;
   const typed = markedRuns(runs);
   return typed.replace(/[ \t]*\n\s*/g, "\n").trim();
+}
+
+/** Pastes into a field what stood out where it was copied from, with its marks. */
+export function pasteMarked(event: ClipboardEvent): void {
+  const marked = markedText(event.clipboardData);
+  if (marked === undefined) return;
+  event.preventDefault();
+  const field = event.target as HTMLTextAreaElement;
+  field.setRangeText(marked, field.selectionStart, field.selectionEnd, "end");
+  field.dispatchEvent(new Event("input", { bubbles: true }));
 }
 
 function runsOf(node: Node, inherited: EmphasisKind | undefined): Run[] {

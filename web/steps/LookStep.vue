@@ -95,6 +95,15 @@ async function pin(): Promise<void> {
           </option>
         </select>
       </label>
+      <p v-if="open.piece?.origin" class="quiet small began">
+        Began with the {{ open.piece.origin.kind }}
+        <RouterLink
+          v-if="open.piece.origin.kind === 'piece'"
+          :to="{ name: 'piece', params: { id: open.piece.origin.id, step: 'look' } }"
+          >{{ open.piece.origin.name }}</RouterLink
+        >
+        <b v-else>{{ open.piece.origin.name }}</b>
+      </p>
       <div class="ways">
         <button class="button" :disabled="all.length < 2" @click="another">
           <Shuffle :size="16" aria-hidden="true" /> Another spread
@@ -157,6 +166,10 @@ label {
   gap: 24px 20px;
   align-items: end;
   padding-top: 16px;
+}
+
+.began {
+  padding-top: 12px;
 }
 
 .ways {

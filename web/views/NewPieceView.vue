@@ -9,6 +9,7 @@ import { fitting, pictureSlots, pieceOf, type Template } from "../../core/templa
 import { api } from "../api/client";
 import ImportJson from "../parts/ImportJson.vue";
 import PageBar from "../parts/PageBar.vue";
+import { pasteMarked } from "../parts/pasted";
 import PicturePicks from "../parts/PicturePicks.vue";
 import SortedLines from "../parts/SortedLines.vue";
 import { isFound, NO_FILTERS, type Filters } from "../parts/template-filters";
@@ -164,6 +165,7 @@ async function take(template: unknown): Promise<void> {
           rows="7"
           maxlength="4000"
           placeholder="Type or paste a few lines: a headline, when, where, what it costs, what to do."
+          @paste="pasteMarked"
         ></textarea>
         <template v-if="hasWords">
           <p class="quiet small">Sorted by their form; change what is not right.</p>
