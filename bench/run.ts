@@ -4,6 +4,7 @@ import { benchKit } from "./kit";
 import { benchRefit } from "./refit";
 import { benchKeystroke } from "./keystroke";
 import { benchSetting } from "./setting";
+import { benchTemplates } from "./templates";
 
 const benches = {
   setting: benchSetting,
@@ -11,6 +12,7 @@ const benches = {
   batch: benchBatch,
   kit: benchKit,
   refit: benchRefit,
+  templates: benchTemplates,
 };
 const wanted = process.argv.slice(2);
 const unknown = wanted.find((name) => !(name in benches));

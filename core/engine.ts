@@ -88,14 +88,24 @@ export function withLead(
 
 /**
  * A piece that was begun from a template, whose lead was composed for other words: where these break a rule there,
- * the lead is laid out anew for them.
+ * the lead is laid out anew for them. Answers the piece with what is painted of its lead.
  */
-export function begun(piece: Piece, brand: Brand, placement: Placement, sources: Sources): Piece {
+export function begin(
+  piece: Piece,
+  brand: Brand,
+  placement: Placement,
+  sources: Sources,
+): Made & { piece: Piece } {
   const resolved = resolve(piece, brand, placement.id, sources);
   const target = withHouseMargin(placement, brand);
-  if (!breaksRule(refit(resolved, target))) return piece;
-  return recomposed(piece, refit(resolved, target, { anew: true }));
+  const layout = refit(resolved, target);
+  if (!breaksRule(layout)) return { piece, layout, scene: compose(layout) };
+  const fitted = recomposed(piece, refit(resolved, target, { anew: true }));
+  return { piece: fitted, ...makeScene(fitted, brand, placement, sources) };
 }
+
+/** The piece alone, as it begins. */
+export const begun = (...about: Parameters<typeof begin>): Piece => begin(...about).piece;
 
 /** “picture above, stack” and “picture above, foot line” are of one kind. */
 const kindOf = (via: string): string => via.split(",")[0]!;

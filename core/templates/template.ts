@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { Design, SlotName } from "../piece";
+import { shippedPlacement } from "../placements";
 
 /** What a template is for. */
 export const Purpose = z.enum([
@@ -62,3 +63,19 @@ export const Template = z.object({
   design: Design,
 });
 export type Template = z.infer<typeof Template>;
+
+/** What a template is drawn for, as its name in a list: by its lead size, and for a carousel by what it is. */
+export const Format = z.enum(["post", "story", "ad", "cover", "pin", "carousel"]);
+export type Format = z.infer<typeof Format>;
+
+/** Taller than this and it is a pin, wider than that and it is a cover. Common practice. */
+const PIN = 0.7;
+const COVER = 1.85;
+
+export function formatOf({ design }: Pick<Template, "design">): Format {
+  if (design.kind !== "post") return design.kind;
+  const { width, height } = design.frame ??
+    shippedPlacement(design.lead) ?? { width: 1, height: 1 };
+  const ratio = width / height;
+  return ratio < PIN ? "pin" : ratio > COVER ? "cover" : "post";
+}

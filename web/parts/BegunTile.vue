@@ -4,8 +4,8 @@ import { computed, shallowRef, useTemplateRef, watch } from "vue";
 import type { Brand } from "../../core/brand";
 import type { Piece } from "../../core/piece";
 import { useLibrary } from "../stores/library";
-import { begunPiece, knowPictures } from "../wall/painter";
-import VersionTile from "./VersionTile.vue";
+import { useWall } from "../wall/use-wall";
+import GraphicTile from "./GraphicTile.vue";
 
 /**
  * A piece as it would begin: fitted to its words as it will be when it is picked. Painted only while it can be seen,
@@ -34,15 +34,15 @@ const height = computed(() =>
 
 const fitted = shallowRef<Piece>();
 watch(
-  () => [seen.value, props.piece, props.brand] as const,
-  async ([visible, piece, brand]) => {
-    if (!visible || !lead.value) return;
-    knowPictures(library.pictures);
-    const begun = await begunPiece(piece, brand, lead.value);
-    if (piece === props.piece) fitted.value = begun;
-  },
-  { immediate: true },
+  () => props.piece,
+  () => (fitted.value = undefined),
 );
+const wall = useWall({
+  piece: () => props.piece,
+  brand: () => props.brand,
+  pictures: () => library.pictures,
+  onBegun: (piece) => (fitted.value = piece),
+});
 </script>
 
 <template>
@@ -53,14 +53,7 @@ watch(
     :aria-label="label"
     @click="emit('pick', fitted ?? piece)"
   >
-    <VersionTile
-      v-if="seen && lead && fitted"
-      :piece="fitted"
-      :brand="brand"
-      :placement="lead"
-      :width="width"
-      :label="label"
-    />
+    <GraphicTile v-if="seen && lead" :wall="wall" :placement="lead" :width="width" :label="label" />
   </button>
 </template>
 
@@ -76,9 +69,5 @@ watch(
 .graphic:hover {
   outline: 2px solid var(--leaf);
   outline-offset: 3px;
-}
-
-.graphic :deep(.must) {
-  display: none;
 }
 </style>

@@ -1,21 +1,38 @@
 <script setup lang="ts">
-import { LookName, Purpose } from "../../core/templates";
-import { useLibrary } from "../stores/library";
+import { computed } from "vue";
+import { Format, LookName, Purpose, type Template } from "../../core/templates";
 import type { Filters } from "./template-filters";
 
-/** What templates are found by, and the brand that they are shown in. */
+/** What templates are found by. */
+const props = defineProps<{ templates: readonly Template[] }>();
 const filters = defineModel<Filters>({ required: true });
-const brand = defineModel<string>("brand", { required: true });
-const library = useLibrary();
 
 const COUNTS = [
-  "No picture",
-  "One picture",
+  "no picture",
+  "one picture",
   "2 pictures",
   "3 pictures",
   "4 pictures",
   "5 pictures",
 ];
+
+const choices = computed(() => {
+  const occasions = [...new Set(props.templates.flatMap((template) => template.occasions))].sort();
+  const plain = (all: readonly string[]) => all.map((one) => ({ value: one, name: one }));
+  return [
+    { key: "purpose", label: "Purpose", all: "Every purpose", options: plain(Purpose.options) },
+    { key: "occasion", label: "Occasion", all: "Every occasion", options: plain(occasions) },
+    { key: "format", label: "Format", all: "Every format", options: plain(Format.options) },
+    { key: "look", label: "Look", all: "Every look", options: plain(LookName.options) },
+    {
+      key: "pictures",
+      label: "Number of pictures",
+      all: "Any pictures",
+      options: COUNTS.map((name, count) => ({ value: String(count), name })),
+    },
+  ] as const;
+});
+
 const valueOf = (event: Event): string => (event.target as HTMLInputElement).value;
 const change = (part: Partial<Filters>): void => {
   filters.value = { ...filters.value, ...part };
@@ -33,46 +50,24 @@ const change = (part: Partial<Filters>): void => {
       @input="change({ find: valueOf($event) })"
     />
     <select
+      v-for="{ key, label, all, options } in choices"
+      :key="key"
       class="field"
-      aria-label="Purpose"
-      :value="filters.purpose"
-      @change="change({ purpose: valueOf($event) })"
+      :aria-label="label"
+      :value="filters[key]"
+      @change="change({ [key]: valueOf($event) })"
     >
-      <option value="">Every purpose</option>
-      <option v-for="one in Purpose.options" :key="one" :value="one">{{ one }}</option>
-    </select>
-    <select
-      class="field"
-      aria-label="Look"
-      :value="filters.look"
-      @change="change({ look: valueOf($event) })"
-    >
-      <option value="">Every look</option>
-      <option v-for="one in LookName.options" :key="one" :value="one">{{ one }}</option>
-    </select>
-    <select
-      class="field"
-      aria-label="Number of pictures"
-      :value="filters.pictures"
-      @change="change({ pictures: valueOf($event) })"
-    >
-      <option value="">Any pictures</option>
-      <option v-for="(name, count) in COUNTS" :key="name" :value="count">{{ name }}</option>
-    </select>
-    <select v-model="brand" class="field" aria-label="Shown in">
-      <option v-for="one in library.brands" :key="one.id" :value="one.id">{{ one.name }}</option>
+      <option value="">{{ all }}</option>
+      <option v-for="{ value, name } in options" :key="value" :value="value">{{ name }}</option>
     </select>
   </div>
 </template>
 
 <style scoped>
 .filters {
-  display: flex;
+  display: grid;
+  grid-template-columns: repeat(6, minmax(0, 1fr));
   gap: 10px;
   padding-bottom: 18px;
-}
-
-.field {
-  min-width: 0;
 }
 </style>

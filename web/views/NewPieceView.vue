@@ -148,6 +148,14 @@ async function take(template: unknown): Promise<void> {
           </option>
         </select>
       </label>
+      <label class="in">
+        <span class="quiet">shown in</span>
+        <select v-model="brandId" class="field brand" aria-label="Shown in">
+          <option v-for="one in library.brands" :key="one.id" :value="one.id">
+            {{ one.name }}
+          </option>
+        </select>
+      </label>
       <ImportJson
         label="Import a template"
         what="A template to import"
@@ -174,7 +182,7 @@ async function take(template: unknown): Promise<void> {
         <PicturePicks v-model="chosen" />
       </aside>
       <main>
-        <TemplateFilters v-model="filters" v-model:brand="brandId" />
+        <TemplateFilters v-model="filters" :templates="list.templates" />
         <p v-if="failure" role="alert" class="failure">{{ failure }}</p>
         <p v-else-if="!brand || list.templates.length === 0" class="quiet">
           Opening the templates …
@@ -217,6 +225,10 @@ async function take(template: unknown): Promise<void> {
   display: flex;
   gap: 8px;
   align-items: center;
+}
+
+.brand {
+  max-width: 240px;
 }
 
 .columns {

@@ -15,6 +15,9 @@ import type { PictureItem } from "../../core/scene";
 const STILL = 60;
 const MOST_DEVELOPED = 96;
 
+/** A picture to paint; a draft stands in until it is exact. */
+type Developed = Bitmap<OffscreenCanvas> & { exact: boolean };
+
 interface Wanted {
   item: PictureItem;
   file: PictureFile;
@@ -35,14 +38,14 @@ export class Bitmaps {
   constructor(private readonly onBetter: () => void) {}
 
   /** The best that is there now; a better one is made and announced. `scale` is device pixels a pixel. */
-  get(item: PictureItem, file: PictureFile, scale: number): Bitmap<OffscreenCanvas> | undefined {
+  get(item: PictureItem, file: PictureFile, scale: number): Developed | undefined {
     const developing = develop(file, item, scale);
     const image = this.developed.get(developing.key);
     if (image) {
       // Moved to the end: the one that was not used for longest goes first.
       this.developed.delete(developing.key);
       this.developed.set(developing.key, image);
-      return { image, source: whole(image), at: developing.at };
+      return { image, source: whole(image), at: developing.at, exact: true };
     }
     this.wanted.set(developing.key, { item, file, developing });
     this.fetch(file, developing.level);
@@ -58,11 +61,7 @@ export class Bitmaps {
     while (this.developNext());
   }
 
-  private draft(
-    item: PictureItem,
-    file: PictureFile,
-    { at }: Developing,
-  ): Bitmap<OffscreenCanvas> | undefined {
+  private draft(item: PictureItem, file: PictureFile, { at }: Developing): Developed | undefined {
     const { turn, flipH, flipV, crop } = item.view;
     const level = draftLevel(file);
     const copy = this.copies.get(copyKey(file.id, level));
@@ -81,7 +80,7 @@ export class Bitmaps {
       width: crop.width * by,
       height: crop.height * by,
     };
-    return { image, source, at };
+    return { image, source, at, exact: false };
   }
 
   private developSoon(): void {
@@ -102,7 +101,8 @@ export class Bitmaps {
       if (!copy) continue;
       this.wanted.delete(key);
       this.keep(key, canvasOf(developing.from(copy)));
-      this.fetch(file, draftLevel(file));
+      // Small ones are developed at once; for large ones a draft helps while something changes.
+      if (developing.level > draftLevel(file) / 2) this.fetch(file, draftLevel(file));
       this.onBetter();
       return true;
     }

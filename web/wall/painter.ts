@@ -1,9 +1,6 @@
 import { transfer, wrap, type Remote } from "comlink";
 import { toRaw } from "vue";
-import type { Brand } from "../../core/brand";
 import type { PictureFile } from "../../core/files";
-import type { Piece } from "../../core/piece";
-import type { Placement } from "../../core/placements";
 import type { Painter, ShowRequest, Shown } from "./protocol";
 
 /** Sizes are made beside each other, one worker for each core that the page may use. */
@@ -45,14 +42,6 @@ export function knowPictures(pictures: readonly PictureFile[]): void {
   if (pictures === known) return;
   known = pictures;
   for (const painter of painters()) void painter.know(plain([...pictures]));
-}
-
-let asked = 0;
-
-/** A piece that begins from a template, fitted to its words by one of the workers. */
-export function begunPiece(piece: Piece, brand: Brand, lead: Placement): Promise<Piece> {
-  const painter = painters()[asked++ % painters().length]!;
-  return painter.begun(plain(piece), plain(brand), plain(lead));
 }
 
 async function show(request: ShowRequest): Promise<Shown[]> {

@@ -16,11 +16,15 @@ export interface ShowRequest {
   piece: Piece;
   brand: Brand;
   tiles: Tile[];
+  /** The piece begins with this: its lead is laid out anew where its words need that. All tiles show the lead. */
+  begins?: boolean;
 }
 
 export interface Shown {
   key: string;
   report: LayoutReport;
+  /** The piece as it begins, when that was asked for. */
+  begun?: Piece;
 }
 
 /** What the painting worker does for the page. */
@@ -31,8 +35,6 @@ export interface Painter {
   know(pictures: PictureFile[]): void;
   /** Makes and paints; answers when every tile is painted with what is loaded. */
   show(request: ShowRequest): Promise<Shown[]>;
-  /** A piece that begins from a template, its lead laid out anew where its words need that. */
-  begun(piece: Piece, brand: Brand, lead: Placement): Promise<Piece>;
   /** Answers when every picture that was asked for has come (or failed) and is painted. */
   complete(): Promise<void>;
 }

@@ -1,10 +1,9 @@
 import type { Brand } from "../../core/brand";
-import { begun, makeScenes } from "../../core/engine";
+import { begin, makeScenes, type Made } from "../../core/engine";
 import type { FileId, PictureFile } from "../../core/files";
 import { loadFonts, needsIcons } from "../../core/needs";
 import { paint, pathCache } from "../../core/paint";
 import type { Piece } from "../../core/piece";
-import type { Placement } from "../../core/placements";
 import { reportOf } from "../../core/preflight";
 import type { Sources } from "../../core/resolve";
 import type { Scene } from "../../core/scene";
@@ -21,6 +20,8 @@ export class BrowserStudio {
   private readonly pictures = new Map<FileId, PictureFile>();
   private readonly canvases = new Map<string, OffscreenCanvas>();
   private readonly scenes = new Map<string, { scene: Scene; tile: Tile }>();
+  /** Tiles on which a picture is still a draft or missing. */
+  private readonly unfinished = new Set<string>();
   private readonly brands = new Map<string, Brand>();
   private readonly path = pathCache((d) => new Path2D(d));
   private readonly bitmaps = new Bitmaps(() => this.repaintSoon());
@@ -33,15 +34,11 @@ export class BrowserStudio {
   detach(key: string): void {
     this.canvases.delete(key);
     this.scenes.delete(key);
+    this.unfinished.delete(key);
   }
 
   know(pictures: PictureFile[]): void {
     for (const picture of pictures) this.pictures.set(picture.id, picture);
-  }
-
-  async begun(piece: Piece, brand: Brand, lead: Placement): Promise<Piece> {
-    const same = this.known(brand);
-    return begun(piece, same, lead, await this.sources(piece, same));
   }
 
   private async sources(piece: Piece, brand: Brand): Promise<Sources> {
@@ -54,18 +51,20 @@ export class BrowserStudio {
     };
   }
 
-  async show({ piece, brand, tiles }: ShowRequest): Promise<Shown[]> {
+  async show({ piece, brand, tiles, begins }: ShowRequest): Promise<Shown[]> {
     const same = this.known(brand);
     const sources = await this.sources(piece, same);
     const placements = tiles.map((tile) => tile.placement);
-    const made = makeScenes(piece, same, placements, sources);
+    const made: (Made & { piece?: Piece })[] = begins
+      ? placements.map((placement) => begin(piece, same, placement, sources))
+      : makeScenes(piece, same, placements, sources);
     return tiles.map((tile, index) => {
-      const { layout, scene } = made[index]!;
+      const { layout, scene, piece: begun } = made[index]!;
       if (this.canvases.has(tile.key)) {
         this.scenes.set(tile.key, { scene, tile });
         this.paint(scene, tile);
       }
-      return { key: tile.key, report: reportOf(layout) };
+      return { key: tile.key, report: reportOf(layout), ...(begun ? { begun } : {}) };
     });
   }
 
@@ -107,6 +106,7 @@ export class BrowserStudio {
     const canvas = this.canvases.get(tile.key);
     const context = canvas?.getContext("2d", { alpha: false });
     if (!canvas || !context) return;
+    this.unfinished.delete(tile.key);
     const scale = tile.pixels / scene.width;
     const height = Math.max(1, Math.round(scene.height * scale));
     if (canvas.width !== tile.pixels || canvas.height !== height) {
@@ -120,7 +120,9 @@ export class BrowserStudio {
         path: this.path,
         picture: (item) => {
           const file = this.pictures.get(item.file);
-          return file && this.bitmaps.get(item, file, scale);
+          const bitmap = file && this.bitmaps.get(item, file, scale);
+          if (file && !bitmap?.exact) this.unfinished.add(tile.key);
+          return bitmap;
         },
       },
       scale,
@@ -134,6 +136,9 @@ export class BrowserStudio {
 
   private repaintAll(): void {
     this.repaint = undefined;
-    for (const { scene, tile } of this.scenes.values()) this.paint(scene, tile);
+    for (const key of [...this.unfinished]) {
+      const shown = this.scenes.get(key);
+      if (shown) this.paint(shown.scene, shown.tile);
+    }
   }
 }

@@ -14,6 +14,8 @@ interface WallOptions {
   pictures: () => PictureFile[];
   /** Sizes to report on also where they have no tile. */
   reportsOn?: () => readonly Placement[];
+  /** The piece begins: its lead is fitted to its words, and told as it then is. */
+  onBegun?: (piece: Piece) => void;
 }
 
 const NONE: readonly Placement[] = [];
@@ -28,7 +30,13 @@ export interface Wall {
 }
 
 /** Keeps a set of tiles painted with one piece, whatever of it changes. Ends with its scope. */
-export function useWall({ piece, brand, pictures, reportsOn = () => NONE }: WallOptions): Wall {
+export function useWall({
+  piece,
+  brand,
+  pictures,
+  reportsOn = () => NONE,
+  onBegun,
+}: WallOptions): Wall {
   const tiles = new Map<string, Tile>();
   const reports = shallowRef<ReadonlyMap<string, LayoutReport>>(new Map());
   const busy = shallowRef(true);
@@ -39,7 +47,10 @@ export function useWall({ piece, brand, pictures, reportsOn = () => NONE }: Wall
 
   function onShown(shown: Shown[], request: ShowRequest): void {
     const next = new Map(reports.value);
-    for (const { report } of shown) next.set(report.placement, report);
+    for (const { report, begun } of shown) {
+      next.set(report.placement, report);
+      if (begun) onBegun?.(begun);
+    }
     const current = new Set(request.piece.sizes.map((size) => size.placement));
     reports.value = new Map(
       [...next].filter(([id]) => current.has(id) || id === request.piece.lead),
@@ -55,7 +66,7 @@ export function useWall({ piece, brand, pictures, reportsOn = () => NONE }: Wall
     if (all.length === 0) return;
     busy.value = true;
     knowPictures(pictures());
-    queue.show({ piece: now, brand: kit, tiles: all });
+    queue.show({ piece: now, brand: kit, tiles: all, ...(onBegun ? { begins: true } : {}) });
   }
 
   /** Sizes without a tile are laid out but not painted. */

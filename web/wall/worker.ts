@@ -9,7 +9,6 @@ const painter: Painter = {
   detach: (key) => void studio.then((ready) => ready.detach(key)),
   know: (pictures) => void studio.then((ready) => ready.know(pictures)),
   show: async (request: ShowRequest) => (await studio).show(request),
-  begun: async (...about) => (await studio).begun(...about),
   complete: async () => (await studio).complete(),
 };
 

@@ -12,6 +12,7 @@ export const paper = [
       purposes: ["reminder", "event"],
       looks: ["calendar leaf", "big number"],
       mood: "dark",
+      occasions: ["spring"],
       lead: SQUARE,
     },
     [
@@ -38,6 +39,7 @@ export const paper = [
       purposes: ["event", "offer"],
       looks: ["ticket"],
       mood: "dark",
+      occasions: ["opening night"],
       lead: "microblog-wide",
     },
     [
@@ -68,6 +70,7 @@ export const paper = [
       purposes: ["launch", "offer"],
       looks: ["label", "photographic"],
       mood: "light",
+      occasions: ["autumn", "harvest"],
       lead: TALL,
     },
     [
@@ -87,6 +90,7 @@ export const paper = [
       purposes: ["announcement"],
       looks: ["newspaper"],
       mood: "light",
+      occasions: ["new season"],
       lead: TALL,
     },
     [
@@ -110,6 +114,7 @@ export const paper = [
       purposes: ["last chance", "offer"],
       looks: ["diagonal"],
       mood: "bright",
+      occasions: ["summer", "sale"],
       lead: TALL,
     },
     [
@@ -151,6 +156,7 @@ export const paper = [
       purposes: ["offer"],
       looks: ["big number", "label"],
       mood: "light",
+      occasions: ["weekday", "winter"],
       lead: SQUARE,
     },
     [

@@ -32,6 +32,7 @@ export const photographic = [
       purposes: ["event", "announcement"],
       looks: ["photographic"],
       mood: "dark",
+      occasions: ["opening night"],
       lead: TALL,
     },
     [
@@ -51,6 +52,7 @@ export const photographic = [
       purposes: ["event", "launch"],
       looks: ["photographic"],
       mood: "dark",
+      occasions: ["summer"],
       lead: "story",
     },
     [
@@ -70,6 +72,7 @@ export const photographic = [
       purposes: ["announcement", "thank-you"],
       looks: ["framed", "photographic"],
       mood: "light",
+      occasions: ["harvest", "winter"],
       lead: TALL,
     },
     [
@@ -106,6 +109,7 @@ export const photographic = [
       purposes: ["launch", "offer"],
       looks: ["cut-out"],
       mood: "bright",
+      occasions: ["winter"],
       lead: TALL,
     },
     [
@@ -124,6 +128,7 @@ export const photographic = [
       purposes: ["offer"],
       looks: ["photographic", "label"],
       mood: "dark",
+      occasions: ["weekday"],
       lead: TALL,
     },
     [
@@ -172,6 +177,7 @@ export const photographic = [
       purposes: ["thank-you", "event"],
       looks: ["collage"],
       mood: "dark",
+      occasions: ["summer"],
       lead: TALL,
     },
     [

@@ -9,6 +9,7 @@ export const placed = [
       purposes: ["announcement", "event"],
       looks: ["pattern"],
       mood: "dark",
+      occasions: ["spring"],
       lead: "community-group-cover",
     },
     [
@@ -23,6 +24,7 @@ export const placed = [
       purposes: ["list", "tip"],
       looks: ["typographic"],
       mood: "bright",
+      occasions: ["weekday"],
       lead: "pinboard-tall",
     },
     [

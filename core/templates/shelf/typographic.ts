@@ -12,6 +12,7 @@ export const typographic = [
       purposes: ["launch", "announcement"],
       looks: ["typographic"],
       mood: "bright",
+      occasions: ["new season"],
       lead: TALL,
     },
     [
@@ -85,6 +86,7 @@ export const typographic = [
       purposes: ["last chance", "reminder"],
       looks: ["big number"],
       mood: "bright",
+      occasions: ["sale", "new season"],
       lead: "story",
     },
     [
@@ -103,6 +105,7 @@ export const typographic = [
       purposes: ["list", "tip"],
       looks: ["typographic"],
       mood: "light",
+      occasions: ["holidays"],
       lead: TALL,
     },
     [
@@ -221,6 +224,7 @@ export const typographic = [
       purposes: ["hiring"],
       looks: ["typographic", "label"],
       mood: "bright",
+      occasions: ["autumn"],
       lead: TALL,
     },
     [
@@ -246,6 +250,7 @@ export const typographic = [
       purposes: ["thank-you"],
       looks: ["typographic", "pattern"],
       mood: "light",
+      occasions: ["year's end"],
       lead: SQUARE,
     },
     [
