@@ -5,6 +5,7 @@ import type { Brand } from "../../core/brand";
 import { makeScene, type Made } from "../../core/engine";
 import { scaleBox } from "../../core/geometry";
 import type { FileId, PictureFile } from "../../core/files";
+import { Kept } from "../../core/kept";
 import { loadFonts, piecePictures } from "../../core/needs";
 import { paint, paintSvg, pathCache, type Bitmap, type SvgPicture } from "../../core/paint";
 import { develop, type Developing, type Raster } from "../../core/picture";
@@ -17,7 +18,6 @@ import { toSfnt } from "../files/sfnt";
 import type { FileSource } from "../files/source";
 import { iconLookup } from "./icons";
 import { inspectPicture } from "./inspect";
-import { Kept } from "./kept";
 import { copyAt } from "./rendition";
 
 /** A page of a document in points, of which a sheet's pixels make two thirds. */

@@ -3,7 +3,7 @@ import { join } from "node:path";
 import sharp from "sharp";
 import type { PictureFile } from "../../core/files";
 import { writeWhole } from "../files/blobs";
-import { Kept } from "../render/kept";
+import { Kept } from "../../core/kept";
 import { copyAt } from "../render/rendition";
 import type { Surroundings } from "./services";
 

@@ -6,6 +6,7 @@ import type { Piece } from "../../core/piece";
 import { useLibrary } from "../stores/library";
 import { useWall } from "../wall/use-wall";
 import GraphicTile from "./GraphicTile.vue";
+import { previewWidth } from "./previews";
 
 /**
  * A piece as it would begin: fitted to its words as it will be when it is picked. Painted only while it can be seen,
@@ -24,10 +25,7 @@ const library = useLibrary();
 const box = useTemplateRef("box");
 const seen = useElementVisibility(box, { rootMargin: "200px" });
 const lead = computed(() => library.placementOf(props.piece, props.piece.lead));
-const width = computed(() => {
-  const { width: w, height: h } = lead.value ?? { width: 1, height: 1 };
-  return Math.round(Math.min(props.widest, Math.sqrt((props.area * w) / h)));
-});
+const width = computed(() => (lead.value ? previewWidth(lead.value, props.area, props.widest) : 0));
 const height = computed(() =>
   lead.value ? Math.round((width.value * lead.value.height) / lead.value.width) : 0,
 );

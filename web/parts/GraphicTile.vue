@@ -5,7 +5,14 @@ import { attachCanvas, detachCanvas, newTileKey } from "../wall/painter";
 import type { Wall } from "../wall/use-wall";
 
 /** One size of a piece, live. `width` is CSS pixels on the page. */
-const props = defineProps<{ wall: Wall; placement: Placement; width: number; label: string }>();
+const props = defineProps<{
+  wall: Wall;
+  placement: Placement;
+  width: number;
+  label: string;
+  /** The name under which it may have been made ready. */
+  prepared?: string;
+}>();
 
 const canvas = useTemplateRef("canvas");
 const key = newTileKey();
@@ -16,7 +23,7 @@ function register(): void {
 }
 
 onMounted(() => {
-  attachCanvas(key, canvas.value!);
+  attachCanvas(key, canvas.value!, props.prepared);
   register();
 });
 watch(() => [props.width, props.placement], register);

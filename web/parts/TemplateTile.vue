@@ -4,6 +4,7 @@ import type { Brand } from "../../core/brand";
 import type { Piece } from "../../core/piece";
 import type { Template } from "../../core/templates";
 import BegunTile from "./BegunTile.vue";
+import { PREVIEW } from "./previews";
 
 /** A template, live, in a brand and with the words of the message if there are any. `area` is CSS pixels squared. */
 defineProps<{
@@ -23,7 +24,7 @@ const emit = defineEmits<{ pick: []; favour: []; remove: [] }>();
       :piece="piece"
       :brand="brand"
       :area="area"
-      :widest="320"
+      :widest="PREVIEW.widest"
       :label="`Begin with ${template.name}`"
       @pick="emit('pick')"
     />

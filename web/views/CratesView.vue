@@ -8,6 +8,7 @@ import BrandMark from "../parts/BrandMark.vue";
 import { counted } from "../parts/counted";
 import CrateShelf from "../parts/CrateShelf.vue";
 import NewCrate from "../parts/NewCrate.vue";
+import { useTemplatesAhead } from "../parts/use-templates-ahead";
 import { useLibrary } from "../stores/library";
 import { useToasts } from "../stores/toasts";
 
@@ -21,6 +22,7 @@ const busy = ref(false);
 const newShown = ref(false);
 
 onMounted(() => void library.load());
+useTemplatesAhead();
 
 const shown = computed(() => {
   const wanted = find.value.trim().toLowerCase();

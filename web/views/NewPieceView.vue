@@ -5,12 +5,13 @@ import { useRouter } from "vue-router";
 import type { TemplateList } from "../../core/api";
 import type { FileId } from "../../core/files";
 import { sortMessage, wordsOf, type SortedLine } from "../../core/message";
-import { fitting, pictureSlots, pieceOf, type Template } from "../../core/templates";
+import { fitting, pictureSlots, type Template } from "../../core/templates";
 import { api } from "../api/client";
 import ImportJson from "../parts/ImportJson.vue";
 import PageBar from "../parts/PageBar.vue";
 import { pasteMarked } from "../parts/pasted";
 import PicturePicks from "../parts/PicturePicks.vue";
+import { picturesFor, PREVIEW, previewOf } from "../parts/previews";
 import SortedLines from "../parts/SortedLines.vue";
 import { isFound, NO_FILTERS, type Filters } from "../parts/template-filters";
 import TemplateFilters from "../parts/TemplateFilters.vue";
@@ -75,24 +76,17 @@ const shown = computed(() => {
   return [...found].sort((a, b) => rank(a) - rank(b));
 });
 
-/** Templates show the pictures that were chosen, then others of the shelf, each beginning with another one. */
-function picturesFor(index: number): FileId[] {
-  const shelf = library.photographs.map(({ id }) => id).filter((id) => !chosen.value.includes(id));
-  const from = shelf.length > 0 ? index % shelf.length : 0;
-  return [...chosen.value, ...shelf.slice(from), ...shelf.slice(0, from)];
-}
-
+const wanted = computed(() => ({
+  words: words.value,
+  pictures: chosen.value,
+  shelf: library.photographs.map(({ id }) => id),
+}));
 const previews = computed(() => {
   const kit = brand.value;
   if (!kit) return [];
   return shown.value.map((template, index) => ({
     template,
-    piece: pieceOf(template, kit, {
-      id: template.id,
-      title: template.name,
-      words: words.value,
-      pictures: picturesFor(index),
-    }),
+    piece: previewOf(template, kit, index, wanted.value),
   }));
 });
 
@@ -103,7 +97,7 @@ async function begin(template: Template, index: number): Promise<void> {
     const { piece } = await api.beginPiece(crateId.value, {
       template: template.id,
       words: words.value,
-      pictures: picturesFor(index).slice(0, pictureSlots(template).length),
+      pictures: picturesFor(index, wanted.value).slice(0, pictureSlots(template).length),
     });
     recent.value = [template.id, ...recent.value.filter((id) => id !== template.id)].slice(0, 6);
     await library.load();
@@ -200,7 +194,7 @@ async function take(template: unknown): Promise<void> {
               :template="template"
               :piece="piece"
               :brand="brand"
-              :area="hasWords && index < 3 ? 62000 : 30000"
+              :area="hasWords && index < 3 ? 62000 : PREVIEW.area"
               :favourite="favourites.includes(template.id)"
               :house="list.house.includes(template.id)"
               @pick="begin(template, index)"

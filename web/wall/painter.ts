@@ -1,7 +1,9 @@
 import { transfer, wrap, type Remote } from "comlink";
 import { toRaw } from "vue";
 import type { PictureFile } from "../../core/files";
-import type { Painter, ShowRequest, Shown } from "./protocol";
+import type { Brand } from "../../core/brand";
+import type { Piece } from "../../core/piece";
+import type { Painter, ShowRequest, Shown, Tile } from "./protocol";
 
 /** Sizes are made beside each other, one worker for each core that the page may use. */
 const MOST_WORKERS = 3;
@@ -23,8 +25,13 @@ export const newTileKey = (): string => `tile-${++tiles}`;
 const owners = new Map<string, number>();
 let next = 0;
 
-export function attachCanvas(key: string, canvas: HTMLCanvasElement): void {
-  const owner = next++ % painters().length;
+/** What is prepared for a name is with one worker, and so is the canvas that shows it. */
+const ownerFor = (name: string): number =>
+  [...name].reduce((sum, character) => sum + character.charCodeAt(0), 0) % painters().length;
+
+/** A canvas that shows something `prepared` goes to the worker that has it. */
+export function attachCanvas(key: string, canvas: HTMLCanvasElement, prepared?: string): void {
+  const owner = prepared === undefined ? next++ % painters().length : ownerFor(prepared);
   owners.set(key, owner);
   const offscreen = canvas.transferControlToOffscreen();
   void painters()[owner]!.attach(key, transfer(offscreen, [offscreen]));
@@ -52,6 +59,17 @@ async function show(request: ShowRequest): Promise<Shown[]> {
     return own.length > 0 ? painter.show({ ...request, tiles: own }) : [];
   });
   return (await Promise.all(shares)).flat();
+}
+
+/** Makes a piece ready under its name before it is asked for, pictures included; nothing is shown. */
+export async function prepare(piece: Piece, brand: Brand, tile: Omit<Tile, "key">): Promise<void> {
+  const painter = painters()[ownerFor(piece.id)]!;
+  const key = newTileKey();
+  const canvas = new OffscreenCanvas(1, 1);
+  void painter.attach(key, transfer(canvas, [canvas]));
+  await painter.show(plain({ piece, brand, tiles: [{ ...tile, key }], begins: true }));
+  await painter.complete();
+  void painter.detach(key);
 }
 
 interface ShowQueueOptions {

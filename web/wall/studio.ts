@@ -3,7 +3,9 @@ import { begin, makeScenes, type Made } from "../../core/engine";
 import type { FileId, PictureFile } from "../../core/files";
 import { loadFonts, needsIcons } from "../../core/needs";
 import { paint, pathCache } from "../../core/paint";
+import { Kept } from "../../core/kept";
 import type { Piece } from "../../core/piece";
+import type { Placement } from "../../core/placements";
 import { reportOf } from "../../core/preflight";
 import type { Sources } from "../../core/resolve";
 import type { Scene } from "../../core/scene";
@@ -11,6 +13,9 @@ import type { IconNode } from "../../core/shape";
 import { Typesetter } from "../../core/type";
 import { Bitmaps } from "./bitmaps";
 import type { ShowRequest, Shown, Tile } from "./protocol";
+
+/** About three rounds of looking through the templates. */
+const MOST_BEGUN = 150;
 
 /** The engine off the main thread: makes scenes and paints them on the page's canvases. */
 export class BrowserStudio {
@@ -22,6 +27,8 @@ export class BrowserStudio {
   private readonly scenes = new Map<string, { scene: Scene; tile: Tile }>();
   /** Tiles on which a picture is still a draft or missing. */
   private readonly unfinished = new Set<string>();
+  /** Pieces as they begin, with what is painted of them: asked for again whenever templates are looked through. */
+  private readonly begun = new Kept<Made & { piece: Piece }>(MOST_BEGUN);
   private readonly brands = new Map<string, Brand>();
   private readonly path = pathCache((d) => new Path2D(d));
   private readonly bitmaps = new Bitmaps(() => this.repaintSoon());
@@ -56,7 +63,7 @@ export class BrowserStudio {
     const sources = await this.sources(piece, same);
     const placements = tiles.map((tile) => tile.placement);
     const made: (Made & { piece?: Piece })[] = begins
-      ? placements.map((placement) => begin(piece, same, placement, sources))
+      ? await Promise.all(placements.map((at) => this.begin(piece, same, at, sources)))
       : makeScenes(piece, same, placements, sources);
     return tiles.map((tile, index) => {
       const { layout, scene, piece: begun } = made[index]!;
@@ -66,6 +73,11 @@ export class BrowserStudio {
       }
       return { key: tile.key, report: reportOf(layout), ...(begun ? { begun } : {}) };
     });
+  }
+
+  private begin(piece: Piece, brand: Brand, placement: Placement, sources: Sources) {
+    const key = JSON.stringify([piece, placement, brand]);
+    return this.begun.get(key, async () => begin(piece, brand, placement, sources));
   }
 
   async complete(): Promise<void> {

@@ -1,4 +1,4 @@
-/** Things that are slow to make, kept by name; the oldest goes first, since a batch asks for the same few again and again. */
+/** Things that are slow to make, kept by name; the oldest goes first, since the same few are asked for again and again. */
 export class Kept<Thing> {
   private readonly things = new Map<string, Promise<Thing>>();
 

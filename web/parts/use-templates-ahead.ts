@@ -1,0 +1,46 @@
+import { tryOnScopeDispose } from "@vueuse/core";
+import { watch } from "vue";
+import { api } from "../api/client";
+import { useLibrary } from "../stores/library";
+import { knowPictures, prepare } from "../wall/painter";
+import { PREVIEW, previewOf, previewWidth } from "./previews";
+
+/** After what is on the page has been painted, in milliseconds. */
+const LATER = 600;
+
+/** While the crates are looked at, the templates are made ready in the brand of the first; ends with its scope. */
+export function useTemplatesAhead(): void {
+  const library = useLibrary();
+  let over = false;
+  let timer: ReturnType<typeof setTimeout> | undefined;
+
+  async function work(): Promise<void> {
+    const brand = library.brandById.get(library.crates[0]?.brand ?? "");
+    const list = await api.templates().catch(() => undefined);
+    if (!brand || !list) return;
+    const shelf = library.photographs.map(({ id }) => id);
+    knowPictures(library.pictures);
+    for (const [index, template] of list.templates.entries()) {
+      const lead = library.placements.find(({ id }) => id === template.design.lead);
+      if (over) return;
+      if (!lead) continue;
+      const width = previewWidth(lead, PREVIEW.area, PREVIEW.widest);
+      const pixels = Math.max(1, Math.round(width * window.devicePixelRatio));
+      const piece = previewOf(template, brand, index, { words: {}, pictures: [], shelf });
+      await prepare(piece, brand, { placement: lead, pixels });
+    }
+  }
+
+  watch(
+    () => library.state === "ready",
+    (ready) => {
+      clearTimeout(timer);
+      if (ready) timer = setTimeout(() => void work(), LATER);
+    },
+    { immediate: true },
+  );
+  tryOnScopeDispose(() => {
+    over = true;
+    clearTimeout(timer);
+  });
+}
