@@ -51,7 +51,14 @@ const wall = useWall({
     :aria-label="label"
     @click="emit('pick', fitted ?? piece)"
   >
-    <GraphicTile v-if="seen && lead" :wall="wall" :placement="lead" :width="width" :label="label" />
+    <GraphicTile
+      v-if="seen && lead"
+      :wall="wall"
+      :placement="lead"
+      :width="width"
+      :label="label"
+      :prepared="piece.id"
+    />
   </button>
 </template>
 

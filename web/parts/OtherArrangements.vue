@@ -1,18 +1,18 @@
 <script setup lang="ts">
 import { useEventListener, useLocalStorage } from "@vueuse/core";
-import { computed, onMounted, ref, shallowRef } from "vue";
+import { computed, onMounted, ref } from "vue";
 import { isPicture, isText, leadOf, type Piece } from "../../core/piece";
 import { fitting, inLook, lookAt, pairingsOf, whatChanged } from "../../core/templates";
-import type { Look, Template } from "../../core/templates";
-import { api } from "../api/client";
+import type { Look } from "../../core/templates";
 import { usePiece } from "../stores/piece";
+import { useTemplates } from "../stores/templates";
 import { useToasts } from "../stores/toasts";
 import LookTile from "./LookTile.vue";
 
 /** The same message in other arrangements, spreads and pairings, twelve at a time, those that suit it best first. */
 const open = usePiece();
 const toasts = useToasts();
-const templates = shallowRef<Template[]>([]);
+const list = useTemplates();
 const failure = ref("");
 const AT_ONCE = 12;
 const page = ref(0);
@@ -21,7 +21,7 @@ const allPinned = useLocalStorage<Record<string, Look[]>>("pinned-looks", {});
 
 onMounted(async () => {
   try {
-    templates.value = (await api.templates()).templates;
+    await list.load();
   } catch (error) {
     failure.value = (error as Error).message;
   }
@@ -33,7 +33,7 @@ const suited = computed(() => {
     fillings.flatMap(([slot, filling]) => (isText(filling) ? [[slot, filling.text]] : [])),
   );
   const pictures = fillings.flatMap(([, filling]) => (isPicture(filling) ? [filling.picture] : []));
-  return fitting(templates.value, { words, pictures });
+  return fitting(list.templates, { words, pictures });
 });
 const pages = computed(() => Math.max(1, Math.ceil(suited.value.length / AT_ONCE)));
 
@@ -60,7 +60,7 @@ interface Shown {
 
 function shownAs(look: Look): Shown[] {
   const { piece, brand } = open;
-  const template = templates.value.find(({ id }) => id === look.template);
+  const template = list.templates.find(({ id }) => id === look.template);
   if (!piece || !brand || !template) return [];
   const after = inLook(piece, template, look, brand);
   const pairing = pairingsOf(brand).find(({ id }) => id === look.pairing);

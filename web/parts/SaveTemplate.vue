@@ -4,6 +4,7 @@ import { isText } from "../../core/piece";
 import { LookName, moodOf, Purpose, type Template } from "../../core/templates";
 import { api } from "../api/client";
 import { usePiece } from "../stores/piece";
+import { useTemplates } from "../stores/templates";
 import { useToasts } from "../stores/toasts";
 import DialogCard from "./DialogCard.vue";
 
@@ -15,6 +16,7 @@ const shown = defineModel<boolean>("shown", { required: true });
 
 const open = usePiece();
 const toasts = useToasts();
+const list = useTemplates();
 const name = ref("");
 const purpose = ref<Purpose>("announcement");
 const look = ref<LookName>("photographic");
@@ -33,9 +35,9 @@ watch(shown, async (now) => {
   ask();
   const { origin } = open.piece ?? {};
   if (origin?.kind !== "template") return;
-  const { templates, house } = await api.templates().catch(() => ({ templates: [], house: [] }));
-  if (house.some((id) => id === origin.id))
-    began.value = templates.find(({ id }) => id === origin.id);
+  await list.load().catch(() => undefined);
+  if (list.house.includes(origin.id))
+    began.value = list.templates.find(({ id }) => id === origin.id);
 });
 watch(changing, ask);
 

@@ -1,7 +1,7 @@
 import { tryOnScopeDispose } from "@vueuse/core";
 import { watch } from "vue";
-import { api } from "../api/client";
 import { useLibrary } from "../stores/library";
+import { useTemplates } from "../stores/templates";
 import { knowPictures, prepare } from "../wall/painter";
 import { PREVIEW, previewOf, previewWidth } from "./previews";
 
@@ -11,13 +11,15 @@ const LATER = 600;
 /** While the crates are looked at, the templates are made ready in the brand of the first; ends with its scope. */
 export function useTemplatesAhead(): void {
   const library = useLibrary();
+  const list = useTemplates();
   let over = false;
   let timer: ReturnType<typeof setTimeout> | undefined;
 
   async function work(): Promise<void> {
     const brand = library.brandById.get(library.crates[0]?.brand ?? "");
-    const list = await api.templates().catch(() => undefined);
-    if (!brand || !list) return;
+    // What cannot be had now is asked for again when it is needed.
+    await list.load().catch(() => undefined);
+    if (!brand) return;
     const shelf = library.photographs.map(({ id }) => id);
     knowPictures(library.pictures);
     for (const [index, template] of list.templates.entries()) {

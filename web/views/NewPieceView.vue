@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { useLocalStorage } from "@vueuse/core";
-import { computed, onMounted, ref, shallowRef, watch } from "vue";
+import { computed, onMounted, ref, watch } from "vue";
 import { useRouter } from "vue-router";
-import type { TemplateList } from "../../core/api";
 import type { FileId } from "../../core/files";
 import { sortMessage, wordsOf, type SortedLine } from "../../core/message";
 import { fitting, pictureSlots, type Template } from "../../core/templates";
@@ -17,12 +16,14 @@ import { isFound, NO_FILTERS, type Filters } from "../parts/template-filters";
 import TemplateFilters from "../parts/TemplateFilters.vue";
 import TemplateTile from "../parts/TemplateTile.vue";
 import { useLibrary } from "../stores/library";
+import { useTemplates } from "../stores/templates";
 import { useToasts } from "../stores/toasts";
 
 /** A new piece begins with what it should say; then the templates that suit that best, live in the brand. */
 const props = defineProps<{ into?: string }>();
 
 const library = useLibrary();
+const list = useTemplates();
 const toasts = useToasts();
 const router = useRouter();
 
@@ -32,7 +33,6 @@ const chosen = ref<FileId[]>([]);
 const brandId = ref("");
 const crateId = ref(props.into ?? "");
 const filters = ref<Filters>(NO_FILTERS);
-const list = shallowRef<TemplateList>({ templates: [], house: [] });
 const failure = ref("");
 const busy = ref(false);
 const favourites = useLocalStorage<string[]>("favourite-templates", []);
@@ -41,11 +41,7 @@ const recent = useLocalStorage<string[]>("recent-templates", []);
 onMounted(async () => {
   document.title = "New piece – Zest Crate";
   try {
-    const [templates] = await Promise.all([
-      api.templates(),
-      library.state === "ready" ? undefined : library.load(),
-    ]);
-    list.value = templates;
+    await Promise.all([list.load(), library.state === "ready" ? undefined : library.load()]);
   } catch (error) {
     failure.value = (error as Error).message;
   }
@@ -69,7 +65,7 @@ const hasWords = computed(() => lines.value.length > 0);
 
 /** Recent ones and favourites first as long as there are no words to judge by. */
 const shown = computed(() => {
-  const found = list.value.templates.filter((template) => isFound(template, filters.value));
+  const found = list.templates.filter((template) => isFound(template, filters.value));
   if (hasWords.value) return fitting(found, { words: words.value, pictures: chosen.value });
   const rank = ({ id }: Template) =>
     favourites.value.includes(id) ? -2 : recent.value.includes(id) ? -1 : 0;
@@ -114,7 +110,7 @@ const toggled = (all: readonly string[], one: string): string[] =>
 
 async function remove(template: Template): Promise<void> {
   try {
-    list.value = await api.removeTemplate(template.id);
+    await list.remove(template.id);
   } catch (error) {
     toasts.fail(error);
   }
@@ -123,7 +119,7 @@ async function remove(template: Template): Promise<void> {
 async function take(template: unknown): Promise<void> {
   try {
     const { name } = await api.importTemplate(template);
-    list.value = await api.templates();
+    await list.load();
     toasts.tell(`“${name}” is a template of the house now.`);
   } catch (error) {
     toasts.fail(error);
