@@ -83,6 +83,12 @@ describe("a piece from nothing", () => {
     await page.getByLabel("Number of pictures").selectOption("4");
     expect(await tiles().count()).to.equal(1);
     await page.getByLabel("Number of pictures").selectOption("");
+    await page.getByLabel("Format").selectOption("story");
+    await page.getByLabel("Occasion").selectOption("sale");
+    expect(await tiles().first().getAttribute("aria-label")).to.equal("Begin with Days left");
+    expect(await tiles().count()).to.equal(1);
+    await page.getByLabel("Format").selectOption("");
+    await page.getByLabel("Occasion").selectOption("");
     await page.getByLabel("Find a template").fill("moonshine");
     await page.getByText("No template is found so").waitFor();
     await page.getByLabel("Find a template").fill("");
@@ -92,7 +98,7 @@ describe("a piece from nothing", () => {
     expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).to.deep.equal([]);
   });
 
-  it("takes another look, says which, and goes back in two steps", async () => {
+  it("pins a look, takes it, says what changed, and goes back in one step", async () => {
     page = await stage.open("/pieces/opening-announcement/look");
     const looks = page.getByRole("region", { name: "Other arrangements" });
     const takes = looks.getByRole("button", { name: /^Take the look / });
@@ -107,12 +113,20 @@ describe("a piece from nothing", () => {
       first,
     );
     await settled(page);
+    const [, ...pins] = await looks.getByRole("button", { name: /^Pin / }).all();
+    const pinned = (await pins[0]!.getAttribute("aria-label"))!.replace("Pin ", "");
+    await pins[0]!.click();
+    await page.keyboard.press("n");
+    await looks.getByRole("heading", { name: "Pinned" }).waitFor();
+    await page.reload();
+    await looks.getByRole("button", { name: `Unpin ${pinned}` }).waitFor();
+    await settled(page);
     await takes.first().click();
+    await page.getByText(new RegExp(`^${pinned};? ?.*Ctrl\\+Z takes it back`)).waitFor();
     await page.getByRole("link", { name: /^Sizes/ }).click();
     await page.locator(".wall canvas").first().waitFor();
     await settled(page);
     expect(await page.getByText(/to fix$/).count()).to.equal(0);
-    await page.locator("body").press("Control+z");
     await page.locator("body").press("Control+z");
     await page.locator("figcaption", { hasText: "Lead Photo feed, tall" }).waitFor();
   });
@@ -141,9 +155,24 @@ describe("a piece from nothing", () => {
     await page.goto(`${stage.program.url}/templates`);
     await tiles().first().waitFor();
     expect(await tiles().first().getAttribute("aria-label")).to.equal("Begin with Price on waves");
+
+    // What is begun with it is a copy; the template changes only when one says so.
+    await page.getByLabel("What should it say?").fill("Row before tea");
+    await page.getByRole("button", { name: "Begin with Price on waves" }).click();
+    await page.waitForURL(/\/message$/);
+    await page.getByRole("link", { name: /^Look/ }).click();
+    await page.getByText("Began with the template").waitFor();
+    await page.getByRole("button", { name: "Save as a template" }).click();
+    await page.getByLabel("Change “Price on waves”").check();
+    await page.getByRole("dialog").getByLabel("Name").fill("Waves with a price");
+    await page.getByRole("button", { name: "Change the template" }).click();
+    await page.getByText("begins like this from now on").waitFor();
+    await page.goto(`${stage.program.url}/templates`);
+    await page.getByRole("button", { name: "Begin with Waves with a price" }).waitFor();
+    expect(await page.getByRole("button", { name: "Delete" }).count()).to.equal(1);
     await page.getByRole("button", { name: "Delete" }).click();
     await page
-      .getByRole("button", { name: "Begin with Price on waves" })
+      .getByRole("button", { name: "Begin with Waves with a price" })
       .waitFor({ state: "detached" });
   });
 });

@@ -62,7 +62,7 @@ function setAmount(key: keyof Adjust, event: Event): void {
     </label>
     <label class="amount">
       <span
-        >Enlarged <output class="number">{{ Math.round(100 * zoomOf(shown)) }} %</output></span
+        >Enlarged <b class="number">{{ Math.round(100 * zoomOf(shown)) }} %</b></span
       >
       <input type="range" min="1" max="4" step="0.05" :value="zoomOf(shown)" @input="zoom" />
     </label>
@@ -87,7 +87,7 @@ function setAmount(key: keyof Adjust, event: Event): void {
       <label v-for="{ name, key } in amounts" :key="key" class="amount">
         <span>
           {{ name }}
-          <output class="number">{{ Math.round(100 * (current?.[key] ?? 0)) }}</output>
+          <b class="number">{{ Math.round(100 * (current?.[key] ?? 0)) }}</b>
         </span>
         <input
           type="range"
@@ -127,6 +127,10 @@ header {
 .amount {
   display: grid;
   gap: 2px;
+}
+
+.amount b {
+  font-weight: 400;
 }
 
 .amount span {

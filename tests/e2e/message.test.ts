@@ -1,0 +1,150 @@
+import { AxeBuilder } from "@axe-core/playwright";
+import { expect } from "chai";
+import { join } from "node:path";
+import type { Page } from "playwright-core";
+import type { PieceAnswer } from "../../core/api";
+import { isPicture } from "../../core/piece";
+import { settled } from "../support/browser";
+import { demoFolder } from "../support/demo";
+import { Stage } from "../support/stage";
+
+describe("words and pictures of a message", () => {
+  const stage = new Stage();
+  let page: Page;
+  const headline = () => page.getByRole("textbox", { name: "Headline" });
+  const stored = async (id: string) =>
+    (await stage.program.ask<PieceAnswer>(`/api/pieces/${id}`)).piece;
+  const saved = () => page.getByText("Saved", { exact: true }).waitFor();
+
+  it("keeps other wordings, exchanges them, and makes a batch of them", async () => {
+    page = await stage.open("/pieces/opening-announcement/message");
+    await headline().click();
+    await page.getByRole("button", { name: "Keep it and write another" }).click();
+    await page.keyboard.type("Harbour days");
+    const kept = page.getByRole("list", { name: "Kept for the Headline" });
+    expect(await kept.innerText()).to.contain("Boats at rest");
+    await kept.getByRole("button", { name: "Boats at rest", exact: true }).click();
+    expect(await headline().inputValue()).to.equal("Boats at rest");
+    expect(await kept.innerText()).to.contain("Harbour days");
+    await saved();
+
+    await page.getByRole("link", { name: /^Batch/ }).click();
+    await page.getByRole("button", { name: "Use what is kept: headline" }).click();
+    const table = page.getByRole("region", { name: "Table" });
+    expect(await table.getByRole("row").count()).to.equal(3);
+    await page
+      .getByText(/2 variations/)
+      .first()
+      .waitFor();
+    // Taken back: the words, then what was kept.
+    await page.locator("body").press("Control+z");
+    await saved();
+    expect((await stored("opening-announcement")).message.headline).to.deep.include({
+      text: "Harbour days",
+      alternatives: ["Boats at rest"],
+    });
+  });
+
+  it("takes over what stood out where words were copied, and pastes other words plainly", async () => {
+    page = await stage.open("/pieces/family-workshop/message");
+    await headline().fill("");
+    const paste = (html: string, plain: string) =>
+      headline().evaluate(
+        (field, data) => {
+          const clipboardData = new DataTransfer();
+          clipboardData.setData("text/html", data.html);
+          clipboardData.setData("text/plain", data.plain);
+          const event = new ClipboardEvent("paste", { clipboardData, bubbles: true });
+          Object.defineProperty(event, "cancelable", { value: true });
+          field.dispatchEvent(event);
+        },
+        { html, plain },
+      );
+    await paste(
+      "<meta charset=utf-8><b style='font-weight:normal'><p>Make a <strong>camera</strong> of <u>cardboard</u></p></b>",
+      "Make a camera of cardboard",
+    );
+    expect(await headline().inputValue()).to.equal("Make a *camera* of _cardboard_");
+    await page.locator("body").press("Control+z");
+    await saved();
+  });
+
+  it("moves and enlarges a picture by hand on one size, and gives it back", async () => {
+    page = await stage.open("/pieces/opening-announcement/sizes");
+    await page.getByRole("button", { name: /^Story, 1080/ }).click();
+    await page.keyboard.press("Enter");
+    const picture = page.getByRole("button", { name: /^Picture in its frame/ });
+    await picture.waitFor();
+    const { x, y, width, height } = (await picture.boundingBox())!;
+    await page.mouse.move(x + width / 2, y + height / 2);
+    for (let i = 0; i < 3; i++) await page.mouse.wheel(0, -100);
+    await page.mouse.down();
+    await page.mouse.move(x + width / 2 - 40, y + height / 2, { steps: 6 });
+    await page.mouse.up();
+    await saved();
+    const story = async () =>
+      (await stored("opening-announcement")).sizes.find(({ placement }) => placement === "story")!;
+    const { framing } = (await story()).changes.photo!.style!;
+    expect(framing!.zoom).to.be.closeTo(1.1 ** 3, 0.001);
+    expect(framing!.panX).to.be.above(0);
+    const photo = async () =>
+      (await stored("opening-announcement")).arrangement.find(({ id }) => id === "photo")!;
+    expect((await photo()).style.framing).to.equal(undefined);
+
+    await picture.focus();
+    await page.keyboard.press("Shift+ArrowLeft");
+    await saved();
+    expect((await story()).changes.photo!.style!.framing!.panX).to.be.above(framing!.panX);
+    await page.getByRole("button", { name: "Give back what was changed here" }).click();
+    await saved();
+    expect((await story()).changes).to.deep.equal({});
+  });
+
+  it("filters a picture in the brand's colours on all sizes, and undoes it in one step", async () => {
+    page = await stage.open("/pieces/opening-announcement/message");
+    await page.getByText("Filters", { exact: true }).click();
+    await page.getByRole("button", { name: "Tide and Sun" }).click();
+    await page.getByText("By hand", { exact: true }).click();
+    await page.getByRole("slider", { name: /^Contrast/ }).fill("0.3");
+    await saved();
+    const adjust = async () =>
+      (await stored("opening-announcement")).arrangement.find(({ id }) => id === "photo")!.style
+        .adjust;
+    expect(await adjust()).to.deep.equal({
+      duotone: { dark: "tide", light: "sun" },
+      contrast: 0.3,
+    });
+    await settled(page);
+    const { violations } = await new AxeBuilder({ page }).analyze();
+    expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).to.deep.equal([]);
+    await page.locator("body").press("Control+z");
+    await page.waitForFunction(
+      async () =>
+        (await (await fetch("/api/pieces/opening-announcement")).json()).piece.arrangement.find(
+          ({ id }: { id: string }) => id === "photo",
+        ).style.adjust === undefined,
+    );
+  });
+
+  it("takes a picture in for a new piece, at the head of the others", async () => {
+    page = await stage.open("/templates");
+    const pictures = page.getByRole("region", { name: "Pictures" });
+    await pictures.getByRole("button", { name: "Add", exact: true }).waitFor();
+    await page
+      .getByLabel("Add pictures")
+      .setInputFiles(join(demoFolder, "quillmere/pictures/allium.jpg"));
+    await pictures.getByRole("button", { name: "allium.jpg", pressed: true }).waitFor();
+    await page.getByLabel("What should it say?").fill("Onions in flower\nEvery morning in May");
+    await page.getByRole("button", { name: "Begin with Half and half" }).click();
+    await page.waitForURL(/\/message$/);
+    const id = page.url().split("/").at(-2)!;
+    const { message, origin } = await stored(id);
+    expect(origin?.name).to.equal("Half and half");
+    const { picture } = message.picture as { picture: string };
+    expect(isPicture(message.picture)).to.equal(true);
+    const { pictures: shelf } = await stage.program.ask<{
+      pictures: { id: string; name: string }[];
+    }>("/api/pictures");
+    expect(shelf.find((one) => one.id === picture)?.name).to.equal("allium.jpg");
+  });
+});
