@@ -96,7 +96,7 @@ export const paper = [
     [
       words("kicker", [100, 136, 880, 40], 34, "Special edition"),
       rule("rule", [100, 194, 880, 10], "headline"),
-      headline([100, 226, 880, 260], 150, "Library stays open all night"),
+      headline([100, 226, 880, 236], 150, "Library stays open all night"),
       picture([100, 510, 880, 450]),
       words(
         "body",
@@ -118,7 +118,7 @@ export const paper = [
       lead: TALL,
     },
     [
-      headline([100, 136, 880, 540], 250, "Last days of summer prices"),
+      headline([100, 136, 880, 510], 250, "Last days of summer prices"),
       words("support", [100, 690, 800, 60], 46, "Until Sunday, in all three shops"),
       shape("ornament", [0, 930, 1080, 420], {
         shape: "path",
@@ -139,8 +139,8 @@ export const paper = [
       lead: SQUARE,
     },
     [
-      headline([100, 100, 880, 400], 250, "A good year to you"),
-      words("support", [100, 500, 800, 56], 44, "We are back on the third of January"),
+      headline([100, 100, 880, 370], 250, "A good year to you"),
+      words("support", [100, 512, 800, 60], 44, "We are back on the third of January"),
       shape("ornament", [90, 620, 900, 900], {
         shape: "burst",
         colour: "ornament",
@@ -211,7 +211,7 @@ export const paper = [
     },
     [
       words("kicker", [100, 136, 700, 40], 36, "Ten years on the hill"),
-      headline([100, 200, 880, 420], 250, "Here’s to the rain"),
+      headline([100, 200, 880, 390], 250, "Here’s to the rain"),
       words("support", [100, 650, 700, 60], 44, "And to everyone who came anyway"),
       shape("ornament", [0, 810, 1080, 540], { shape: "arcs", colour: "plate", points: 5 }),
     ],
@@ -227,7 +227,7 @@ export const paper = [
       lead: SQUARE,
     },
     [
-      headline([100, 100, 880, 400], 240, "Lights on at six"),
+      headline([100, 100, 880, 370], 240, "Lights on at six"),
       words("byline", [100, 520, 800, 60], 46, "Every evening in November", { slot: "date" }),
       shape("ornament", [0, 640, 1080, 440], { shape: "rays", colour: "plate", points: 13 }),
     ],

@@ -103,7 +103,7 @@ export const placed = [
     },
     [
       picture([0, 0, 1080, 960]),
-      headline([64, 1020, 952, 360], 216, "This chair or that one?"),
+      headline([64, 1020, 952, 330], 216, "This chair or that one?"),
       words("support", [64, 1400, 900, 56], 48, "We can only keep one of them"),
       words("handle", [64, 1510, 600, 50], 42, "@the-second-hand"),
     ],

@@ -16,8 +16,8 @@ export const typographic = [
       lead: TALL,
     },
     [
-      headline([100, 136, 880, 850], 330, "Look what came in"),
-      words("support", [100, 1000, 620, 110], 40, "Summer boxes, in the shop from Monday"),
+      headline([100, 136, 880, 800], 330, "Look what came in"),
+      words("support", [100, 1006, 620, 110], 40, "Summer boxes, in the shop from Monday"),
       words("cta", [680, 1135, 300, 80], 33, "See it"),
       logo([100, 1140, 240, 74]),
     ],
@@ -33,7 +33,7 @@ export const typographic = [
     },
     [
       rule("mark", [100, 136, 160, 16], "action"),
-      words("quote", [100, 190, 880, 800], 214, "“Nobody ever regretted a swim.”", {
+      words("quote", [100, 196, 880, 764], 214, "“Nobody ever regretted a swim.”", {
         keep: "always",
         style: { leading: 0.98 },
       }),
@@ -91,8 +91,8 @@ export const typographic = [
     },
     [
       words("kicker", [64, 280, 800, 44], 44, "Only this week"),
-      words("figure", [64, 330, 460, 620], 720, "3", { keep: "always" }),
-      headline([64, 920, 952, 280], 190, "days left to sign up", { keep: undefined }),
+      words("figure", [64, 350, 460, 550], 720, "3", { keep: "always" }),
+      headline([64, 960, 952, 240], 190, "days left to sign up", { keep: undefined }),
       words("support", [64, 1240, 900, 60], 46, "Courses begin on the second of March"),
       words("cta", [64, 1340, 460, 100], 42, "Get a place"),
       shape("ornament", [0, 1500, 1080, 420], { shape: "arcs", colour: "ornament", points: 5 }),
@@ -201,7 +201,7 @@ export const typographic = [
       lead: TALL,
     },
     [
-      headline([100, 136, 880, 330], 200, "By boat or by bus?"),
+      headline([100, 136, 880, 300], 200, "By boat or by bus?"),
       rule("rule", [100, 490, 880, 6]),
       ...["Boat|Bus", "38 minutes|52 minutes", "Open sea|Two traffic jams", "€ 4|€ 3"] //
         .flatMap((row, i) => {
@@ -254,9 +254,9 @@ export const typographic = [
       lead: SQUARE,
     },
     [
-      shape("ornament", [0, 850, 1080, 230], { shape: "waves", colour: "ornament" }),
+      shape("ornament", [0, 866, 1080, 214], { shape: "waves", colour: "ornament" }),
       headline([100, 100, 880, 600], 380, "Thank you"),
-      words("support", [100, 750, 880, 60], 40, "to the 312 people who carried chairs on Sunday"),
+      words("support", [100, 764, 880, 60], 40, "to the 312 people who carried chairs on Sunday"),
     ],
   ),
 ];
