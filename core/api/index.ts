@@ -1,2 +1,3 @@
+export * from "./making";
 export * from "./schemas";
 export { altText } from "./alt";

@@ -1,32 +1,10 @@
 import { expect } from "chai";
 import { demoPieces, demoSources } from "../../tests/support/demo";
 import { makeScene } from "../engine";
-import type { Layout, Placed } from "../refit";
-import { check, findingCodes, wordingOf, type Finding } from "./index";
+import { change, codesAt as codes, layoutOf, moved } from "../../tests/support/layouts";
+import type { Placed } from "../refit";
+import { check, findingCodes, wordingOf } from "./index";
 import { placementById } from "../placements";
-
-async function layoutOf(placement: string): Promise<Layout> {
-  const { piece, brand } = demoPieces().find((entry) => entry.piece.id === "opening-announcement")!;
-  return makeScene(piece, brand, placementById(placement), await demoSources()).layout;
-}
-
-const change = (layout: Layout, id: string, to: (item: Placed) => Placed): Layout => ({
-  ...layout,
-  placed: layout.placed.map((item) => (item.node.id === id ? to(item) : item)),
-});
-
-function moved(item: Placed, dx: number, dy: number): Placed {
-  const shift = <T extends { x: number; y: number }>(b: T): T => ({
-    ...b,
-    x: b.x + dx,
-    y: b.y + dy,
-  });
-  const text = item.text && { ...item.text, ink: shift(item.text.ink) };
-  return { ...item, box: shift(item.box), ...(text ? { text } : {}) };
-}
-
-const codes = (findings: Finding[], node: string): string[] =>
-  findings.filter((finding) => finding.node === node).map((finding) => finding.code);
 
 describe("preflight", () => {
   it("finds nothing that must be fixed in a layout that is right", async () => {

@@ -2,7 +2,7 @@ import { expect } from "chai";
 import { sourcesFor } from "../../tests/support/case-sources";
 import { demoBrand, demoPictures } from "../../tests/support/demo";
 import type { Brand } from "../brand";
-import { begun, makeScene } from "../engine";
+import { begin, begun, makeScene } from "../engine";
 import { makeBrand } from "../kit";
 import { isText } from "../piece";
 import { catalogue, placementById, type Placement } from "../placements";
@@ -248,6 +248,29 @@ describe("the templates", () => {
       "no place for the call to action",
     ]);
     expect(whatChanged(before, before, brand)).to.deep.equal([]);
+  });
+
+  it("break no rule in any look that a message is taken through", () => {
+    const words = {
+      headline: "A winter of small boats",
+      support: "Models made by keepers of lighthouses",
+      date: "Saturday 5 December, 10:00",
+      "call-to-action": "Come and look",
+    };
+    for (const brand of BRANDS) {
+      const from = piece(shippedTemplates[0]!, brand, words);
+      const broken = [1, 2, 5].flatMap((round) =>
+        shippedTemplates.flatMap((template, index) => {
+          const look = lookAt(template, brand, index, round);
+          const lead = placementById(template.design.lead);
+          const { layout } = begin(inLook(from, template, look, brand), brand, lead, sources);
+          return check(layout)
+            .filter(({ level }) => level === "must-fix")
+            .map(({ code, node }) => `${JSON.stringify(look)} ${code} ${node}`);
+        }),
+      );
+      expect(broken, brand.id).to.deep.equal([]);
+    }
   });
 
   it("lose no words: what has no place stays in the message", () => {

@@ -61,6 +61,23 @@ describe("zest make", () => {
     expect((await run(...args, "--pair", "every-mix")).files).to.equal(4);
   });
 
+  it("makes a variation for each wording that the piece keeps, or says that it keeps none", async () => {
+    const kept = demoPiece("saltlight", "float-before-lunch");
+    const headline = { text: "Float before lunch", alternatives: ["Glide before noon"] };
+    const own = join(folder, "kept.json");
+    await writeFile(own, JSON.stringify({ ...kept, message: { ...kept.message, headline } }));
+    const args = ["--placements", "ad-phone-banner", "--alternatives"];
+    expect((await run(own, ...args)).files).to.equal(2);
+    const none = await run(piece, ...args).then(
+      () => "",
+      (error: Error) => error.message,
+    );
+    expect(none).to.contain("keeps no other wordings");
+    expect(() => readOptions(["make", piece, "--alternatives", "--table", "x", "--out", "y"]))
+      .to //
+      .throw("not both");
+  });
+
   it("writes only reports when asked, in the same bytes each time", async () => {
     await run(piece, "--placements", "story", "--layout-only");
     const names = (await readdir(join(folder, "out"))).sort();

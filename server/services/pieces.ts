@@ -1,29 +1,16 @@
-import { and, asc, desc, eq, inArray, sql } from "drizzle-orm";
+import { asc, eq, inArray } from "drizzle-orm";
 import type { CrateAnswer, DressAnswer, PieceAnswer } from "../../core/api";
 import type { Brand } from "../../core/brand";
 import { redress } from "../../core/kit";
-import {
-  applyEdit,
-  copyPiece,
-  freeTitle,
-  invertEdit,
-  joinEdits,
-  valueNow,
-  type Edit,
-  type Piece,
-} from "../../core/piece";
+import { applyEdit, copyPiece, freeTitle, valueNow, type Edit, type Piece } from "../../core/piece";
 import { known } from "../../core/placements";
 import { problem } from "../../core/problem";
 import type { Transaction } from "../store/database";
-import { brands, crates, edits, files, pieces } from "../store/tables";
+import { brands, crates, files, pieces } from "../store/tables";
 import { PieceEvents } from "./events";
+import { History, stepsOf, type Reader } from "./history";
 import type { Placements } from "./placements";
 import type { Surroundings } from "./services";
-
-/** Typing within this time, in milliseconds, is one step of undo. */
-const JOIN_WITHIN = 2000;
-
-type Reader = Pick<Transaction, "select">;
 
 interface EditOptions {
   force?: boolean;
@@ -33,11 +20,14 @@ interface EditOptions {
 /** Crates and their pieces, and every change of a piece with its undo and redo. */
 export class Pieces {
   readonly events = new PieceEvents();
+  private readonly history: History;
 
   constructor(
     private readonly around: Surroundings,
     private readonly placements: Placements,
-  ) {}
+  ) {
+    this.history = new History(() => around.now().getTime());
+  }
 
   async crates(): Promise<CrateAnswer[]> {
     const rows = await this.around.store.read.select().from(crates).orderBy(asc(crates.created));
@@ -148,7 +138,7 @@ export class Pieces {
       const after = shown ? { ...edited, shown } : edited;
       await this.save(tx, row.document, row.revision, after);
       // What another window wrote stays a step of its own, so that undo brings it back.
-      await this.remember(tx, row.document, after, current, !force);
+      await this.history.remember(tx, row.document, after, current, !force);
       return answer(tx, id);
     });
     this.events.announce(id, result.revision);
@@ -193,7 +183,7 @@ export class Pieces {
       const { edit, notes } = redress(document, kits.get(document.brand) ?? to, to);
       const after = applyEdit(document, edit);
       await this.save(tx, document, revision, after);
-      await this.remember(tx, document, after, edit, false);
+      await this.history.remember(tx, document, after, edit, false);
       dressed.push({ id: document.id, title: document.title, notes });
     }
     return { pieces: dressed };
@@ -217,18 +207,8 @@ export class Pieces {
   private async step(id: string, forward: boolean): Promise<PieceAnswer> {
     const result = await this.around.store.write(async (tx) => {
       const row = await mustHave(tx, id);
-      const [entry] = await tx
-        .select()
-        .from(edits)
-        .where(and(eq(edits.piece, id), eq(edits.undone, forward)))
-        .orderBy(forward ? asc(edits.id) : desc(edits.id))
-        .limit(1);
-      if (!entry) return answer(tx, id);
-      const change = forward ? entry.edit : invertEdit(entry.edit);
-      const shown = (forward ? entry.shownAfter : entry.shownBefore) ?? undefined;
-      const stepped = { ...applyEdit(row.document, change), shown };
-      await this.save(tx, row.document, row.revision, stepped);
-      await tx.update(edits).set({ undone: !forward }).where(eq(edits.id, entry.id));
+      const stepped = await this.history.step(tx, row.document, forward);
+      if (stepped) await this.save(tx, row.document, row.revision, stepped);
       return answer(tx, id);
     });
     this.events.announce(id, result.revision);
@@ -253,28 +233,6 @@ export class Pieces {
       .update(pieces)
       .set({ document, revision: revision + 1 })
       .where(eq(pieces.id, before.id));
-  }
-
-  private async remember(
-    tx: Transaction,
-    { id: piece, shown: shownBefore }: Piece,
-    { shown: shownAfter }: Piece,
-    edit: Edit,
-    mayJoin: boolean,
-  ): Promise<void> {
-    await tx.delete(edits).where(and(eq(edits.piece, piece), eq(edits.undone, true)));
-    const [last] = await tx
-      .select()
-      .from(edits)
-      .where(eq(edits.piece, piece))
-      .orderBy(desc(edits.id))
-      .limit(1);
-    const at = this.around.now().getTime();
-    const joined =
-      mayJoin && last && at - last.at < JOIN_WITHIN ? joinEdits(last.edit, edit) : undefined;
-    if (joined) {
-      await tx.update(edits).set({ edit: joined, at, shownAfter }).where(eq(edits.id, last!.id));
-    } else await tx.insert(edits).values({ piece, edit, at, shownBefore, shownAfter });
   }
 
   private created(): string {
@@ -308,19 +266,13 @@ async function mustHaveBrand(reader: Reader, id: string): Promise<void> {
 async function answer(reader: Reader, id: string): Promise<PieceAnswer> {
   const row = await mustHave(reader, id);
   const [crate] = await reader.select().from(crates).where(eq(crates.id, row.crate));
-  const [counts] = await reader
-    .select({
-      done: sql<number>`coalesce(sum(case when ${edits.undone} then 0 else 1 end), 0)`,
-      undone: sql<number>`coalesce(sum(case when ${edits.undone} then 1 else 0 end), 0)`,
-    })
-    .from(edits)
-    .where(eq(edits.piece, id));
+  const steps = await stepsOf(reader, id);
   return {
     piece: row.document,
     crate: { id: row.crate, name: crate?.name ?? "" },
     revision: row.revision,
-    canUndo: (counts?.done ?? 0) > 0,
-    canRedo: (counts?.undone ?? 0) > 0,
+    canUndo: steps.done > 0,
+    canRedo: steps.undone > 0,
   };
 }
 

@@ -1,0 +1,126 @@
+import { z } from "zod";
+import { Pairing, Pattern, Table, TableNote } from "../batch";
+import { FileId } from "../files";
+import { LIMITS, SlotName } from "../piece";
+
+export const ImageFormat = z.enum(["png", "jpeg", "webp", "svg"]);
+export type ImageFormat = z.infer<typeof ImageFormat>;
+
+export const BatchRequest = z.object({
+  table: Table,
+  pairing: Pairing.default("in-step"),
+  pictures: z.object({ slot: SlotName, ids: z.array(FileId).max(500) }).optional(),
+  placements: z.array(z.string()).max(LIMITS.sizes),
+  format: ImageFormat.default("jpeg"),
+  scale: z.union([z.literal(1), z.literal(2)]).default(1),
+});
+export type BatchRequest = z.infer<typeof BatchRequest>;
+
+export const BatchPlan = z.object({
+  variations: z.number().int(),
+  files: z.number().int(),
+  slots: z.array(z.string()),
+  notes: z.array(TableNote),
+});
+export type BatchPlan = z.infer<typeof BatchPlan>;
+
+export const BatchState = z.enum(["running", "done", "cancelled", "failed"]);
+export type BatchState = z.infer<typeof BatchState>;
+
+export const BatchAnswer = z.object({
+  id: z.string(),
+  piece: z.string(),
+  state: BatchState,
+  started: z.string(),
+  pairing: Pairing,
+  placements: z.array(z.string()),
+  format: ImageFormat,
+  scale: z.number(),
+  variations: z.number().int(),
+  files: z.number().int(),
+  made: z.number().int(),
+  failed: z.number().int(),
+  /** Seconds that the rest will take, from the pace so far; absent when not running. */
+  secondsLeft: z.number().optional(),
+  message: z.string().optional(),
+});
+export type BatchAnswer = z.infer<typeof BatchAnswer>;
+export const BatchList = z.object({ batches: z.array(BatchAnswer) });
+
+export const OutputAnswer = z.object({
+  variation: z.number().int(),
+  placement: z.string(),
+  width: z.number().int(),
+  height: z.number().int(),
+  bytes: z.number().int(),
+  sha256: FileId,
+  findings: z.number().int(),
+  url: z.string(),
+});
+export type OutputAnswer = z.infer<typeof OutputAnswer>;
+
+export const VariationAnswer = z.object({
+  index: z.number().int(),
+  name: z.string(),
+  texts: z.record(z.string(), z.string()),
+  outputs: z.array(OutputAnswer),
+});
+export type VariationAnswer = z.infer<typeof VariationAnswer>;
+export const VariationList = z.object({
+  total: z.number().int(),
+  variations: z.array(VariationAnswer),
+});
+
+export const DeliveryRequest = z.object({
+  /** Placements of the piece itself. */
+  sizes: z.array(z.string()).max(LIMITS.sizes).default([]),
+  /** Batches whose finished variations go along; `variations` takes only those of the given numbers. */
+  batches: z
+    .array(z.object({ id: z.string(), variations: z.array(z.number().int().min(0)).optional() }))
+    .default([]),
+  format: ImageFormat.default("png"),
+  scale: z.union([z.literal(1), z.literal(2)]).default(1),
+  pattern: Pattern.optional(),
+});
+export type DeliveryRequest = z.infer<typeof DeliveryRequest>;
+
+/** One file of a delivery, as it stands in manifest.json. */
+export const ManifestFile = z.object({
+  file: z.string(),
+  placement: z.string(),
+  variation: z.string().optional(),
+  width: z.number().int(),
+  height: z.number().int(),
+  bytes: z.number().int(),
+  sha256: FileId,
+  alt: z.string(),
+  findings: z.number().int(),
+  /** The layout report beside it, where one was written. */
+  layout: z.string().optional(),
+});
+export type ManifestFile = z.infer<typeof ManifestFile>;
+
+export const Manifest = z.object({
+  format: z.literal("zestcrate/manifest"),
+  version: z.literal(1),
+  crate: z.string(),
+  piece: z.string(),
+  brand: z.string(),
+  scale: z.number(),
+  files: z.array(ManifestFile),
+});
+export type Manifest = z.infer<typeof Manifest>;
+
+export const DeliveryAnswer = z.object({
+  id: z.string(),
+  piece: z.string(),
+  state: z.enum(["making", "ready", "failed"]),
+  made: z.number().int(),
+  files: z.number().int(),
+  bytes: z.number().int(),
+  name: z.string(),
+  created: z.string(),
+  message: z.string().optional(),
+});
+export type DeliveryAnswer = z.infer<typeof DeliveryAnswer>;
+export const DeliveryList = z.object({ deliveries: z.array(DeliveryAnswer) });
