@@ -2,6 +2,7 @@ import { expect } from "chai";
 import { sourcesFor } from "../../tests/support/case-sources";
 import { demoBrand, demoPictures } from "../../tests/support/demo";
 import type { Brand } from "../brand";
+import type { Spread } from "../colour";
 import { begin, begun, makeScene } from "../engine";
 import { makeBrand } from "../kit";
 import { isText } from "../piece";
@@ -16,6 +17,7 @@ import {
   pieceOf,
   pictureSlots,
   shippedTemplates,
+  spreadFor,
   type Template,
   whatChanged,
 } from "./index";
@@ -116,8 +118,10 @@ describe("the templates", () => {
     words: Record<string, string>,
     pictures: string[],
     placements: readonly Placement[],
+    spread?: Spread,
   ): string[] {
-    const first = piece(template, brand, words, pictures);
+    const begins = piece(template, brand, words, pictures);
+    const first = spread ? { ...begins, spread } : begins;
     const lead = placementById(template.design.lead);
     const begunWith = begun(first, brand, lead, sources);
     return [lead, ...placements].flatMap((placement) => {
@@ -184,6 +188,17 @@ describe("the templates", () => {
           [PICTURES, []].flatMap((pictures) =>
             brokenIn(template, brand, otherWords(template, length), pictures, SHAPES),
           ),
+        ),
+      );
+      expect(found).to.deep.equal([]);
+    });
+  }
+
+  for (const brand of BRANDS.slice(0, 2)) {
+    it(`break no rule in ${brand.id} on a dark ground or a light one`, () => {
+      const found = (["dark", "light"] as const).flatMap((mood) =>
+        shippedTemplates.flatMap((template) =>
+          brokenIn(template, brand, {}, PICTURES, SHAPES, spreadFor(brand, mood)),
         ),
       );
       expect(found).to.deep.equal([]);
