@@ -23,7 +23,11 @@ const was = computed(() => {
   const { picture, focus, alt } = props.filling;
   return { picture, focus, alt };
 });
-const focus = computed(() => props.filling.focus ?? { x: 0.5, y: 0.5 });
+/** The one that a person has set, else the one that was found. */
+const focus = computed(() => {
+  const file = library.pictures.find(({ id }) => id === props.filling.picture);
+  return props.filling.focus ?? file?.focus ?? { x: 0.5, y: 0.5 };
+});
 
 function put(picture: string): void {
   if (picture === props.filling.picture) return;
@@ -99,7 +103,7 @@ function describe(event: Event): void {
   <div class="block" @paste="paste">
     <div class="above">
       <span>{{ nameOf(slotName) }}</span>
-      <span>click to set the focus</span>
+      <span>{{ filling.focus ? "click to move the focus" : "focus found; click to move it" }}</span>
     </div>
     <button
       class="frame"
