@@ -46,7 +46,16 @@ const shots: { name: string; path: string; act?: (page: Page) => Promise<void>; 
         await page.waitForTimeout(1200);
       },
     },
-    { name: "message", path: `${post}/message` },
+    {
+      name: "message",
+      path: `${post}/message`,
+      act: async (page) => {
+        await page.getByText("Filters", { exact: true }).click();
+        await page.getByLabel("Headline").click();
+        await page.getByRole("button", { name: "Keep it and write another" }).click();
+        await page.keyboard.type("Boats, at rest");
+      },
+    },
     { name: "sizes", path: `${post}/sizes` },
     {
       name: "covered-areas",
@@ -64,7 +73,17 @@ const shots: { name: string; path: string; act?: (page: Page) => Promise<void>; 
       },
     },
     { name: "sizes-dark", path: "/pieces/float-before-lunch/sizes", dark: true },
-    { name: "look", path: "/pieces/float-before-lunch/look" },
+    {
+      name: "look",
+      path: "/pieces/family-workshop/look",
+      act: async (page) => {
+        await page.getByRole("button", { name: /^Pin / }).first().waitFor();
+        for (let round = 0; round < 4; round++) await page.keyboard.press("n");
+        await page
+          .getByRole("region", { name: "Other arrangements" })
+          .evaluate((section) => section.scrollIntoView());
+      },
+    },
     { name: "batch", path: `${post}/batch`, act: makeBatch },
     {
       name: "preflight",
