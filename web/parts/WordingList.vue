@@ -29,10 +29,10 @@ function keep(): void {
 /** That wording is shown, and what was shown takes its place. */
 function use(index: number): void {
   const { text } = props.wordings;
-  const alternatives = others.value.flatMap(
-    (one, i) => (i === index ? text.trim() && text : one) || [],
-  );
-  change({ text: others.value[index]!, alternatives });
+  const wanted = others.value[index]!;
+  const place = text.trim() === "" ? [] : [text];
+  const alternatives = others.value.toSpliced(index, 1, ...place);
+  change({ text: wanted, alternatives: [...new Set(alternatives)] });
 }
 
 const drop = (index: number): void =>

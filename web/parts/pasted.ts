@@ -35,6 +35,7 @@ function runsOf(node: Node, inherited: EmphasisKind | undefined): Run[] {
   const kind = kindOf(node, inherited);
   const inside = [...node.childNodes].flatMap((child) => runsOf(child, kind));
   const marker = node.tagName === "LI" ? [{ text: "- " }] : [];
+  if (node.tagName === "TD" || node.tagName === "TH") return [...inside, { text: " " }];
   return LINE_ENDS.has(node.tagName) ? [...marker, ...inside, { text: "\n" }] : inside;
 }
 

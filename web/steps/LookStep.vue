@@ -38,6 +38,13 @@ const pinned = computed(
   () => open.brand?.spreads.some((spread) => sameSpread(spread, current.value)) ?? false,
 );
 
+/** The piece that this one is a copy of, if it is still here, by the name that it has now. */
+const cameFrom = computed(() => {
+  const { origin } = open.piece ?? {};
+  const all = library.crates.flatMap(({ pieces, archived }) => [...pieces, ...archived]);
+  return origin?.kind === "piece" ? all.find(({ id }) => id === origin.id) : undefined;
+});
+
 function dress(spread: Spread): void {
   if (!open.piece) return;
   const { brand } = open.piece;
@@ -98,9 +105,9 @@ async function pin(): Promise<void> {
       <p v-if="open.piece?.origin" class="quiet small began">
         Began with the {{ open.piece.origin.kind }}
         <RouterLink
-          v-if="open.piece.origin.kind === 'piece'"
-          :to="{ name: 'piece', params: { id: open.piece.origin.id, step: 'look' } }"
-          >{{ open.piece.origin.name }}</RouterLink
+          v-if="cameFrom"
+          :to="{ name: 'piece', params: { id: cameFrom.id, step: 'look' } }"
+          >{{ cameFrom.title }}</RouterLink
         >
         <b v-else>{{ open.piece.origin.name }}</b>
       </p>

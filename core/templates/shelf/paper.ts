@@ -97,10 +97,10 @@ export const paper = [
       words("kicker", [100, 136, 880, 40], 34, "Special edition"),
       rule("rule", [100, 194, 880, 10], "headline"),
       headline([100, 226, 880, 236], 150, "Library stays open all night"),
-      picture([100, 510, 880, 450]),
+      picture([100, 510, 880, 410]),
       words(
         "body",
-        [100, 990, 880, 120],
+        [100, 956, 880, 150],
         36,
         "From October the reading room keeps its lamps lit until morning. Bring a blanket; there will be cocoa at two.",
       ),

@@ -206,9 +206,10 @@ export const typographic = [
       ...["Boat|Bus", "38 minutes|52 minutes", "Open sea|Two traffic jams", "€ 4|€ 3"] //
         .flatMap((row, i) => {
           const [left, right] = row.split("|") as [string, string];
+          const role = i === 0 ? "byline" : "body";
           return [
-            words("byline", [100, 540 + i * 124, 430, 70], 54, left, { slot: `left-${i + 1}` }),
-            words("body", [560, 540 + i * 124, 420, 70], 54, right, { slot: `right-${i + 1}` }),
+            words(role, [100, 540 + i * 124, 430, 70], 54, left, { slot: `left-${i + 1}` }),
+            words(role, [560, 540 + i * 124, 420, 70], 54, right, { slot: `right-${i + 1}` }),
           ];
         }),
       words("byline", [100, 1040, 880, 66], 54, "From the old town to the beach", {
