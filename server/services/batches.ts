@@ -51,7 +51,7 @@ export class Batches {
     const { piece } = await this.pieces.get(pieceId);
     const brand = await this.library.brand(piece.brand);
     const lookup = await this.placements.lookup();
-    request.placements.forEach((placement) => knownPlacement(piece, placement, lookup));
+    const places = request.placements.map((placement) => knownPlacement(piece, placement, lookup));
     const combining = await this.combining(piece, request);
     const files = countVariations(combining) * request.placements.length;
     if (files === 0) throw problem("batch-empty");
@@ -67,6 +67,7 @@ export class Batches {
       variations: [...combine(combining)],
       document: piece,
       brand,
+      places,
       created: this.around.now().toISOString(),
     };
     await this.around.store.write((tx) => tx.insert(batches).values(row));

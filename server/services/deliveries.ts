@@ -68,6 +68,7 @@ export class Deliveries {
         name: title,
         document: piece,
         brand,
+        places: [...new Set(items.map(({ placement }) => placement))],
         created: this.around.now().toISOString(),
       }),
     );

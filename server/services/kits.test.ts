@@ -2,7 +2,8 @@ import { setTimeout } from "node:timers/promises";
 import { expect } from "chai";
 import sharp from "sharp";
 import type { OutdatedList } from "../../core/api";
-import { multipart, testServer, type TestServer } from "../../tests/support/server";
+import { multipart, testServer, until, type TestServer } from "../../tests/support/server";
+import { shippedPlacement } from "../../core/placements";
 
 describe("brand kits", () => {
   let server: TestServer;
@@ -99,6 +100,30 @@ describe("brand kits", () => {
     expect(found!.why).to.deep.equal(["Tide #123A3F → #15444A"]);
     await recolour("#123A3F", 1);
     expect(await list()).to.deep.equal([]);
+  });
+
+  it("put what was exported out of date when its placement is corrected, until that is taken back", async () => {
+    const { body } = await server.ask("POST", "/api/pieces/late-opening/deliveries", {
+      sizes: ["story", "photo-feed-tall"],
+    });
+    await until(
+      async () => (await server.ask("GET", `/api/deliveries/${body.id}`)).body.state,
+      (state) => state === "ready",
+    );
+    const why = async () => {
+      const { outdated } = (await server.ask("GET", "/api/brands/quillmere/outdated"))
+        .body as OutdatedList;
+      return outdated.find(({ id }) => id === body.id)?.why;
+    };
+    expect(await why()).to.equal(undefined);
+    const { id: _id, ...story } = shippedPlacement("story")!;
+    const renamed = { ...story, name: "Story, new" };
+    await server.ask("PUT", "/api/placements/story", renamed);
+    expect(await why()).to.equal(undefined);
+    await server.ask("PUT", "/api/placements/story", { ...renamed, margin: 100 });
+    expect(await why()).to.deep.equal(["“Story, new” was corrected"]);
+    await server.ask("DELETE", "/api/placements/story");
+    expect(await why()).to.equal(undefined);
   });
 
   it("make other versions of a logo, and say when they cannot", async () => {

@@ -3,6 +3,7 @@ import type { BrandVersion, DressAnswer, OutdatedList } from "../../core/api";
 import { brandFiles, type Brand } from "../../core/brand";
 import type { FileId } from "../../core/files";
 import { compareBrands, makeBrand, outdated, type NewBrand } from "../../core/kit";
+import { placementOf } from "../../core/piece";
 import { problem } from "../../core/problem";
 import { shippedFonts } from "../../core/shelf";
 import type { Transaction } from "../store/database";
@@ -10,6 +11,7 @@ import { batches, brands, brandVersions, crates, deliveries, files, pieces } fro
 import type { Library } from "./library";
 import { lockOf, opens } from "./lock";
 import type { Pieces } from "./pieces";
+import type { Placements } from "./placements";
 import type { Surroundings } from "./services";
 
 /** Brand kits: making, changing, locking and deleting them, and what a change puts out of date. */
@@ -18,6 +20,7 @@ export class Kits {
     private readonly around: Surroundings,
     private readonly library: Library,
     private readonly pieces: Pieces,
+    private readonly placements: Placements,
   ) {}
 
   /** A new kit. Two kits may not have one name, or nobody could tell them apart. */
@@ -132,6 +135,7 @@ export class Kits {
   /** Deliveries and batches of the pieces that wear a kit now which would come out otherwise today. */
   async outdated(id: string): Promise<OutdatedList["outdated"]> {
     const brand = await this.library.brand(id);
+    const lookup = await this.placements.lookup();
     const { read } = this.around.store;
     const all = await read.select().from(pieces);
     const wearing = new Map(
@@ -153,7 +157,9 @@ export class Kits {
     return exported.flatMap(({ kind, row }) => {
       if (!row.document || !row.brand) return [];
       const piece = wearing.get(row.piece)!;
-      const why = outdated({ piece: row.document, brand: row.brand }, { piece, brand });
+      const then = { piece: row.document, brand: row.brand, places: row.places ?? [] };
+      const places = then.places.flatMap(({ id }) => placementOf(piece, id, lookup) ?? []);
+      const why = outdated(then, { piece, brand, places });
       if (why.length === 0) return [];
       const { id: made_, created } = row;
       return [{ kind, id: made_, piece: piece.id, title: piece.title, created, why }];

@@ -116,6 +116,8 @@ export const batches = sqliteTable(
     variations: text("variations", { mode: "json" }).$type<Variation[]>().notNull(),
     document: text("document", { mode: "json" }).$type<Piece>().notNull(),
     brand: document("brand", Brand).notNull(),
+    /** The placements as they were; null for what was made before they were kept. */
+    places: text("places", { mode: "json" }).$type<Placement[]>(),
     failed: integer("failed").notNull().default(0),
     message: text("message"),
     created: created(),
@@ -158,6 +160,8 @@ export const deliveries = sqliteTable(
     /** The piece and its brand as they were; null for what was made before they were kept. */
     document: document("document", Piece),
     brand: document("brand", Brand),
+    /** The placements as they were; null like those. */
+    places: text("places", { mode: "json" }).$type<Placement[]>(),
     created: created(),
   },
   (table) => [index("deliveries_by_piece").on(table.piece)],
