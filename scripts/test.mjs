@@ -1,5 +1,5 @@
 // npm test: sets itself up and runs every check; closes with the line "N passed, N failed".
-import { spawnSync } from "node:child_process";
+import { spawn, spawnSync } from "node:child_process";
 import { existsSync } from "node:fs";
 import { join } from "node:path";
 import { checkNode, ensureBuilt, ensureInstalled, root } from "./setup.mjs";
@@ -10,43 +10,55 @@ ensureChromium();
 ensureBuilt();
 
 const bin = (name) => join(root, "node_modules/.bin", name);
-const checks = [
-  { name: "format", command: bin("prettier"), args: ["--check", "--log-level", "warn", "."] },
-  { name: "lint", command: bin("eslint"), args: ["."] },
-  { name: "types", command: bin("vue-tsc"), args: ["--noEmit", "-p", "tsconfig.json"] },
-  {
-    name: "unit",
-    command: bin("mocha"),
-    args: ["--config", "tests/unit.mocharc.json"],
-    counts: true,
-  },
-  {
-    name: "end to end",
-    command: bin("mocha"),
-    args: ["--config", "tests/e2e.mocharc.json"],
-    counts: true,
-  },
+const mocha = (name, config) => ({
+  name,
+  command: bin("mocha"),
+  args: ["--config", config],
+  counts: true,
+});
+/** What reads the sources runs beside the unit tests; the browser has the machine to itself. */
+const lanes = [
+  [
+    { name: "format", command: bin("prettier"), args: ["--check", "--log-level", "warn", "."] },
+    { name: "lint", command: bin("eslint"), args: ["."] },
+    { name: "types", command: bin("vue-tsc"), args: ["--noEmit", "-p", "tsconfig.json"] },
+  ],
+  [mocha("unit", "tests/unit.mocharc.json")],
 ];
 
 let passed = 0;
 let failed = 0;
-for (const check of checks) {
-  console.log(`\n── ${check.name}`);
-  const result = spawnSync(check.command, check.args, {
-    cwd: root,
-    encoding: "utf8",
-    maxBuffer: 1 << 28,
-    stdio: ["ignore", "pipe", "inherit"],
-    env: { ...process.env, NODE_ENV: "test" },
-  });
-  process.stdout.write(result.stdout ?? "");
-  const counted = check.counts ? countOf(result.stdout ?? "") : undefined;
-  const fine = result.status === 0 && (!check.counts || (counted && counted.passed > 0));
-  passed += counted?.passed ?? (fine ? 1 : 0);
-  failed += counted?.failed || (fine ? 0 : 1);
-}
+await Promise.all(lanes.map(runAll));
+await runAll([mocha("end to end", "tests/e2e.mocharc.json")]);
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);
+
+/** One after another; what a check said is shown when it is over. */
+async function runAll(checks) {
+  for (const check of checks) {
+    const { status, output } = await runOne(check);
+    process.stdout.write(`\n── ${check.name}\n${output}`);
+    const counted = check.counts ? countOf(output) : undefined;
+    const fine = status === 0 && (!check.counts || (counted && counted.passed > 0));
+    passed += counted?.passed ?? (fine ? 1 : 0);
+    failed += counted?.failed || (fine ? 0 : 1);
+  }
+}
+
+function runOne({ command, args }) {
+  const child = spawn(command, args, {
+    cwd: root,
+    stdio: ["ignore", "pipe", "pipe"],
+    env: { ...process.env, NODE_ENV: "test" },
+  });
+  let output = "";
+  for (const stream of [child.stdout, child.stderr])
+    stream.on("data", (chunk) => (output += chunk));
+  return new Promise((resolve) => {
+    child.once("error", (error) => resolve({ status: 1, output: `${error.message}\n` }));
+    child.once("close", (status) => resolve({ status, output }));
+  });
+}
 
 /** The runner's own closing line; see tests/support/reporter.cjs. */
 function countOf(output) {
