@@ -1,4 +1,4 @@
-import { area, box, centre, contains, intersect, type Box } from "../geometry";
+import { area, box, centre, contains, intersect, type Box, type Point } from "../geometry";
 
 /** How a picture stands in its frame beyond what its focus asks for; the document's `Framing` says how each is counted. */
 export interface Placing {
@@ -53,38 +53,18 @@ export function placingOf(
   };
 }
 
-/** How a picture is moved in its frame: by picture pixels, and enlarged about the frame's middle. */
-export interface Move {
-  x?: number;
-  y?: number;
-  /** 1 leaves the size as it is. */
-  times?: number;
-}
-
-/** Larger than this and hardly anything of a picture is seen; the document's own limit. */
-const MOST_FRAMING_ZOOM = 8;
-
-/** How an upright picture stands when what it shows is moved and enlarged; it never leaves its frame uncovered. */
+/** How an upright picture stands when what it shows is moved by picture pixels; its frame stays covered. */
 export function movedIn(
   picture: { width: number; height: number },
   frame: { width: number; height: number },
   focus: Box,
   crop: Box,
-  { x = 0, y = 0, times = 1 }: Move,
+  by: Point,
 ): Placing {
-  const cover = Math.max(frame.width / picture.width, frame.height / picture.height);
-  const widest = frame.width / cover;
-  const width = Math.min(widest, Math.max(widest / MOST_FRAMING_ZOOM, crop.width / times));
-  const height = (width * frame.height) / frame.width;
-  const middle = centre(crop);
   const within = (value: number, most: number) => Math.min(Math.max(0, value), Math.max(0, most));
-  const moved = box(
-    within(middle.x - width / 2 - x, picture.width - width),
-    within(middle.y - height / 2 - y, picture.height - height),
-    width,
-    height,
-  );
-  return placingOf(picture, frame, focus, moved);
+  const x = within(crop.x - by.x, picture.width - crop.width);
+  const y = within(crop.y - by.y, picture.height - crop.height);
+  return placingOf(picture, frame, focus, { ...crop, x, y });
 }
 
 function panOf(start: number, wanted: number, room: number): number {

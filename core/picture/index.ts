@@ -8,7 +8,6 @@ export {
   focusShown,
   movedIn,
   placingOf,
-  type Move,
   type Placing,
 } from "./crop";
 export { develop, type Developing, type Shown } from "./develop";

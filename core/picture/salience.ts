@@ -72,21 +72,13 @@ const meanOf = (channel: Float64Array, pixels: readonly number[]): number =>
 const centred = (x: number, y: number): number =>
   Math.exp(-((x - 0.5) ** 2 + (y - 0.5) ** 2) / (2 * CENTRE_SPREAD ** 2));
 
-function labOf(data: Uint8Array): [Float64Array, Float64Array, Float64Array] {
-  const count = data.length / 3;
-  const [l, a, b] = [0, 1, 2].map(() => new Float64Array(count)) as [
-    Float64Array,
-    Float64Array,
-    Float64Array,
-  ];
-  for (let i = 0; i < count; i++) {
-    const [r, g, blue] = [0, 1, 2].map((c) => data[i * 3 + c]! / 255) as [number, number, number];
-    const lab = toLab({ mode: "rgb", r, g, b: blue });
-    l[i] = lab.l;
-    a[i] = lab.a;
-    b[i] = lab.b;
-  }
-  return [l, a, b];
+/** Lightness and the two colour axes, each of all pixels. */
+function labOf(data: Uint8Array): Float64Array[] {
+  const labs = Array.from({ length: data.length / 3 }, (_, i) => {
+    const part = (channel: number) => data[i * 3 + channel]! / 255;
+    return toLab({ mode: "rgb", r: part(0), g: part(1), b: part(2) });
+  });
+  return (["l", "a", "b"] as const).map((axis) => Float64Array.from(labs, (lab) => lab[axis]));
 }
 
 /** The mean of the square of pixels around each; at the edges of those that are there. */

@@ -38,7 +38,9 @@ export function* pictureAbove(stage: Stage, parts: Parts, size: number): Generat
         media: between(0, 0, stage.frame.width, y - stage.padding),
         logoOnMedia: onMedia,
         change:
-          (parts.mediaFirst ? 0 : 1) + (onMedia === parts.logoOnMedia ? 0 : 0.5) + wide(stage),
+          (parts.mediaFirst ? 0 : 1) +
+          (onMedia === parts.logoOnMedia ? 0 : 0.5) +
+          (stage.isWide ? 2 : 0),
       };
     }
   }
@@ -103,7 +105,7 @@ export function* pictureBetween(stage: Stage, parts: Parts, size: number): Gener
         footTop - stage.padding,
       ),
       ...(below.height > 0.08 * stage.frame.height ? { mediaAlso: below } : {}),
-      change: (parts.mediaFirst ? 1 : 0) + wide(stage),
+      change: (parts.mediaFirst ? 1 : 0) + (stage.isWide ? 2 : 0),
     };
   }
 }
@@ -164,6 +166,3 @@ export function* wordsAlone(stage: Stage, parts: Parts, size: number): Generator
     };
   }
 }
-
-/** Bands in a wide frame leave only slits; columns suit it better. */
-const wide = (stage: Stage): number => (stage.ratio > 1.45 ? 2 : 0);

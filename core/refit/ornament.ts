@@ -33,7 +33,7 @@ export function* ornamentBelow(stage: Stage, parts: Parts, size: number): Genera
         kept.y,
       ),
       media: between(0, top, frame.width, frame.height),
-      change: stage.ratio > 1.45 ? 2 : 0,
+      change: stage.isWide ? 2 : 0,
     };
   }
 }

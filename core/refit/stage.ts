@@ -116,6 +116,11 @@ export class Stage {
     return this.kept.width / this.kept.height;
   }
 
+  /** Bands in such a frame leave only slits; columns suit it better. By eye. */
+  get isWide(): boolean {
+    return this.ratio > 1.45;
+  }
+
   /** Between a picture's edge and words: two units, but no more than a little over the margin. */
   get padding(): number {
     return Math.min(2 * this.unit, Math.max(1.3 * this.placement.margin, this.unit));

@@ -70,6 +70,10 @@ describe("a piece from nothing", () => {
         before,
       first,
     );
+    // What was corrected holds while one goes on typing.
+    await page.getByLabel("What should it say?").fill(`${MESSAGE}\nWarm tea in the tower`);
+    await slot("Warm tea in the tower").waitFor();
+    expect(await slot("€ 6").inputValue()).to.equal("figure");
   });
 
   it("finds templates by purpose, look, pictures and words; favourites come first", async () => {

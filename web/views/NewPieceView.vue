@@ -28,7 +28,14 @@ const toasts = useToasts();
 const router = useRouter();
 
 const typed = ref("");
-const lines = ref<SortedLine[]>([]);
+/** Slots that a person chose, by the words of their line: they hold while one goes on typing. */
+const corrections = ref<Record<string, string>>({});
+const lines = computed(() =>
+  sortMessage(typed.value).map(({ text, slot }) => ({
+    text,
+    slot: corrections.value[text] ?? slot,
+  })),
+);
 const chosen = ref<FileId[]>([]);
 const brandId = ref("");
 const crateId = ref(props.into ?? "");
@@ -47,7 +54,6 @@ onMounted(async () => {
   }
 });
 
-watch(typed, (now) => (lines.value = sortMessage(now)));
 const crate = computed(() => library.crates.find(({ id }) => id === crateId.value));
 watch(
   () => [library.crates, library.brands] as const,
@@ -59,6 +65,12 @@ watch(
 );
 watch(crateId, () => (brandId.value = crate.value?.brand ?? brandId.value));
 const brand = computed(() => library.brandById.get(brandId.value));
+
+function correct(next: readonly SortedLine[]): void {
+  const changed = next.filter(({ slot }, i) => slot !== lines.value[i]?.slot);
+  const byWords = Object.fromEntries(changed.map(({ text, slot }) => [text, slot]));
+  corrections.value = { ...corrections.value, ...byWords };
+}
 
 const words = computed(() => wordsOf(lines.value));
 const hasWords = computed(() => lines.value.length > 0);
@@ -77,23 +89,28 @@ const wanted = computed(() => ({
   pictures: chosen.value,
   shelf: library.photographs.map(({ id }) => id),
 }));
+/** A template shows the same pictures wherever filters and fit put it. */
+const placeOf = (template: Template): number => list.templates.indexOf(template);
 const previews = computed(() => {
   const kit = brand.value;
   if (!kit) return [];
-  return shown.value.map((template, index) => ({
+  return shown.value.map((template) => ({
     template,
-    piece: previewOf(template, kit, index, wanted.value),
+    piece: previewOf(template, kit, placeOf(template), wanted.value),
   }));
 });
 
-async function begin(template: Template, index: number): Promise<void> {
+async function begin(template: Template): Promise<void> {
   if (busy.value || !crateId.value) return;
   busy.value = true;
   try {
     const { piece } = await api.beginPiece(crateId.value, {
       template: template.id,
       words: words.value,
-      pictures: picturesFor(index, wanted.value).slice(0, pictureSlots(template).length),
+      pictures: picturesFor(placeOf(template), wanted.value).slice(
+        0,
+        pictureSlots(template).length,
+      ),
     });
     recent.value = [template.id, ...recent.value.filter((id) => id !== template.id)].slice(0, 6);
     await library.load();
@@ -167,7 +184,7 @@ async function take(template: unknown): Promise<void> {
         ></textarea>
         <template v-if="hasWords">
           <p class="quiet small">Sorted by their form; change what is not right.</p>
-          <SortedLines v-model="lines" />
+          <SortedLines :model-value="lines" @update:model-value="correct" />
         </template>
         <PicturePicks v-model="chosen" />
       </aside>
@@ -193,7 +210,7 @@ async function take(template: unknown): Promise<void> {
               :area="hasWords && index < 3 ? 62000 : PREVIEW.area"
               :favourite="favourites.includes(template.id)"
               :house="list.house.includes(template.id)"
-              @pick="begin(template, index)"
+              @pick="begin(template)"
               @favour="favourites = toggled(favourites, template.id)"
               @remove="remove(template)"
             />

@@ -87,14 +87,14 @@ export const photographic = [
   template(
     {
       id: "round-portrait",
-      name: "Round portrait",
+      name: "Portrait in an arch",
       purposes: ["testimonial", "quote"],
       looks: ["cut-out", "photographic"],
       mood: "light",
       lead: SQUARE,
     },
     [
-      picture([500, 0, 580, 580], { style: { frame: "arch", corner: 0 } }),
+      picture([500, 0, 580, 580], { style: { frame: "arch" } }),
       logo([100, 100, 240, 74]),
       words("quote", [100, 640, 880, 250], 112, "“I came for an hour and stayed for the autumn.”", {
         keep: "always",
