@@ -79,7 +79,7 @@ describe("words and pictures of a message", () => {
     await page.mouse.move(x + width / 2, y + height / 2);
     for (let i = 0; i < 3; i++) await page.mouse.wheel(0, -100);
     await page.mouse.down();
-    await page.mouse.move(x + width / 2 - 40, y + height / 2, { steps: 6 });
+    await page.mouse.move(x + width / 2 - 12, y + height / 2, { steps: 6 });
     await page.mouse.up();
     await saved();
     const story = async () =>
@@ -95,6 +95,13 @@ describe("words and pictures of a message", () => {
     await page.keyboard.press("Shift+ArrowLeft");
     await saved();
     expect((await story()).changes.photo!.style!.framing!.panX).to.be.above(framing!.panX);
+    // What is done to a size that has something of its own is done there.
+    expect(await page.getByLabel("Only on this size").isChecked()).to.equal(true);
+    await page.getByText("Filters", { exact: true }).click();
+    await page.getByRole("button", { name: "Tide and Sun" }).click();
+    await saved();
+    expect((await story()).changes.photo!.style!.adjust).to.have.keys("duotone");
+    expect((await photo()).style.adjust).to.equal(undefined);
     await page.getByRole("button", { name: "Give back what was changed here" }).click();
     await saved();
     expect((await story()).changes).to.deep.equal({});

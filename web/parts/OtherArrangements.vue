@@ -2,8 +2,7 @@
 import { useEventListener, useLocalStorage } from "@vueuse/core";
 import { computed, onMounted, ref } from "vue";
 import { isPicture, isText, leadOf, type Piece } from "../../core/piece";
-import { fitting, inLook, lookAt, pairingsOf, whatChanged } from "../../core/templates";
-import type { Look } from "../../core/templates";
+import { fitting, inLook, Look, lookAt, pairingsOf, whatChanged } from "../../core/templates";
 import { usePiece } from "../stores/piece";
 import { useTemplates } from "../stores/templates";
 import { useToasts } from "../stores/toasts";
@@ -15,6 +14,7 @@ const toasts = useToasts();
 const list = useTemplates();
 const failure = ref("");
 const AT_ONCE = 12;
+const KeptLooks = Look.array().catch([]);
 const page = ref(0);
 /** By piece; kept in the browser, since they are for trying. */
 const allPinned = useLocalStorage<Record<string, Look[]>>("pinned-looks", {});
@@ -47,7 +47,8 @@ const onThisPage = computed(() => {
     .slice(from, from + AT_ONCE)
     .map((template, index) => lookAt(template, brand, from + index, round));
 });
-const pinned = computed(() => allPinned.value[open.piece?.id ?? ""] ?? []);
+/** What the browser kept is read like anything that comes from outside. */
+const pinned = computed(() => KeptLooks.parse(allPinned.value[open.piece?.id ?? ""]));
 const same = (a: Look, b: Look): boolean => JSON.stringify(a) === JSON.stringify(b);
 const isPinned = (look: Look): boolean => pinned.value.some((one) => same(one, look));
 

@@ -10,7 +10,7 @@ const props = defineProps<{ placement: Placement; width: number }>();
 
 const open = usePiece();
 /** By hand on one size is a change of that size; by hand on the lead holds for all. */
-const { pictures, move, zoomOf, release } = usePictureStyle({
+const { pictures, move, zoomOf, zoomTo, release } = usePictureStyle({
   placement: () => props.placement.id,
   local: () => open.piece?.lead !== props.placement.id,
 });
@@ -32,7 +32,9 @@ const picturePixels = ({ report: { crop, box } }: ShownPicture): number =>
   crop!.width / (box.width * scale.value);
 
 function hold(event: PointerEvent, { node }: ShownPicture): void {
-  (event.currentTarget as HTMLElement).setPointerCapture(event.pointerId);
+  const handle = event.currentTarget as HTMLElement;
+  handle.setPointerCapture(event.pointerId);
+  handle.focus();
   held.value = { id: node.id, x: event.clientX, y: event.clientY };
 }
 
@@ -47,26 +49,25 @@ function drag(event: PointerEvent, shown: ShownPicture): void {
 
 const STEP = 1.1;
 
-function wheel(event: WheelEvent, shown: ShownPicture): void {
-  move(shown, { times: event.deltaY < 0 ? STEP : 1 / STEP });
-}
+const grow = (shown: ShownPicture, larger: boolean): void =>
+  zoomTo(shown, zoomOf(shown) * (larger ? STEP : 1 / STEP));
 
-const keys: Record<string, (by: number) => Parameters<typeof move>[1]> = {
-  ArrowLeft: (by) => ({ x: -by }),
-  ArrowRight: (by) => ({ x: by }),
-  ArrowUp: (by) => ({ y: -by }),
-  ArrowDown: (by) => ({ y: by }),
-  "+": () => ({ times: STEP }),
-  "-": () => ({ times: 1 / STEP }),
+const arrows: Record<string, [x: number, y: number]> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
 };
 
 /** An arrow moves by one pixel of the size, with Shift by ten. */
 function nudge(event: KeyboardEvent, shown: ShownPicture): void {
-  const make = keys[event.key];
-  if (!make) return;
+  const arrow = arrows[event.key];
+  if (!arrow && event.key !== "+" && event.key !== "-") return;
   event.preventDefault();
   event.stopPropagation();
-  move(shown, make((event.shiftKey ? 10 : 1) * picturePixels(shown) * scale.value));
+  if (!arrow) return grow(shown, event.key === "+");
+  const by = (event.shiftKey ? 10 : 1) * picturePixels(shown) * scale.value;
+  move(shown, { x: by * arrow[0], y: by * arrow[1] });
 }
 </script>
 
@@ -84,7 +85,7 @@ function nudge(event: KeyboardEvent, shown: ShownPicture): void {
       @pointermove="drag($event, shown)"
       @pointerup="held = undefined"
       @pointercancel="held = undefined"
-      @wheel.prevent="wheel($event, shown)"
+      @wheel.prevent="grow(shown, $event.deltaY < 0)"
       @dblclick.stop="release(shown)"
       @keydown="nudge($event, shown)"
     ></button>

@@ -5,7 +5,7 @@ import type { PictureStyle } from "../../core/piece";
 import type { Placement } from "../../core/placements";
 import { usePiece } from "../stores/piece";
 import FilterTiles from "./FilterTiles.vue";
-import { usePictureStyle } from "./use-picture-style";
+import { MOST_ZOOM, usePictureStyle } from "./use-picture-style";
 
 /** How a picture stands in its frame, and what is done to it; on all sizes, or on the selected one. */
 const props = defineProps<{ placement: Placement }>();
@@ -13,15 +13,17 @@ const props = defineProps<{ placement: Placement }>();
 const open = usePiece();
 const chosen = ref(0);
 const onlyHere = ref(false);
-const { pictures, styleOf, zoomOf, move, adjust, release } = usePictureStyle({
+const { pictures, isLocal, styleOf, zoomOf, zoomTo, adjust, release } = usePictureStyle({
   placement: () => props.placement.id,
   local: () => onlyHere.value,
 });
 const shown = computed(() => pictures.value[Math.min(chosen.value, pictures.value.length - 1)]);
 const isLead = computed(() => open.piece?.lead === props.placement.id);
+// What a size has of its own is changed there; the lead has nothing but what all have.
 watch(
-  () => props.placement.id,
-  () => (onlyHere.value = false),
+  () => [props.placement.id, isLocal.value] as const,
+  ([, local]) => (onlyHere.value = local && !isLead.value),
+  { immediate: true },
 );
 
 type Adjust = NonNullable<PictureStyle["adjust"]>;
@@ -32,11 +34,6 @@ const amounts: { name: string; key: "brightness" | "contrast" | "saturation" | "
   { name: "Warmth", key: "warmth" },
 ];
 const current = computed(() => shown.value && styleOf(shown.value).adjust);
-
-function zoom(event: Event): void {
-  const wanted = Number((event.target as HTMLInputElement).value);
-  if (shown.value) move(shown.value, { times: wanted / zoomOf(shown.value) });
-}
 
 /** Nothing is kept of an amount that does nothing. */
 function setAmount(key: keyof Adjust, event: Event): void {
@@ -64,7 +61,14 @@ function setAmount(key: keyof Adjust, event: Event): void {
       <span
         >Enlarged <b class="number">{{ Math.round(100 * zoomOf(shown)) }} %</b></span
       >
-      <input type="range" min="1" max="4" step="0.05" :value="zoomOf(shown)" @input="zoom" />
+      <input
+        type="range"
+        min="1"
+        :max="MOST_ZOOM"
+        step="0.05"
+        :value="zoomOf(shown)"
+        @input="zoomTo(shown, Number(($event.target as HTMLInputElement).value))"
+      />
     </label>
     <p class="quiet small">
       Look at a size large (Enter) to move it by hand.

@@ -1,6 +1,7 @@
 import { computed, type ComputedRef } from "vue";
 import type { PictureFile } from "../../core/files";
-import { cropTo, focusArea, movedIn, type Move } from "../../core/picture";
+import type { Point } from "../../core/geometry";
+import { cropTo, focusArea, movedIn } from "../../core/picture";
 import {
   Framing,
   isPicture,
@@ -32,14 +33,21 @@ interface Options {
 export interface PictureStyling {
   /** The pictures that the size shows, back to front. */
   pictures: ComputedRef<ShownPicture[]>;
+  /** Whether the size has a style of its own for one of them. */
+  isLocal: ComputedRef<boolean>;
   styleOf(shown: ShownPicture): PictureStyle;
+  /** From 1, where it just fills its frame. */
   zoomOf(shown: ShownPicture): number;
-  /** By pixels of the picture, or larger about the middle of its frame. */
-  move(shown: ShownPicture, by: Move): void;
+  zoomTo(shown: ShownPicture, zoom: number): void;
+  /** By pixels of the picture. */
+  move(shown: ShownPicture, by: Point): void;
   adjust(shown: ShownPicture, adjust: PictureStyle["adjust"]): void;
   /** The picture stands as its focus asks for again. */
   release(shown: ShownPicture): void;
 }
+
+/** Larger than this and hardly anything of a picture is seen. */
+export const MOST_ZOOM = 4;
 
 /** Moves, enlarges and filters the pictures of the open piece, on one size or on all. */
 export function usePictureStyle({ placement, local }: Options): PictureStyling {
@@ -62,32 +70,42 @@ export function usePictureStyle({ placement, local }: Options): PictureStyling {
   const where = () => (local() ? { placement: placement()! } : {});
   const ownStyle = ({ node }: ShownPicture): PictureStyle =>
     pictureStyleOf(open.piece!, node.id, where().placement);
-  /** What holds on this size: its own, and what all sizes have where it has none. */
+  /** What all sizes have; where one size is changed, what holds on it: its own before that. */
   const styleOf = (shown: ShownPicture): PictureStyle => ({
     ...pictureStyleOf(open.piece!, shown.node.id),
-    ...pictureStyleOf(open.piece!, shown.node.id, placement()),
+    ...ownStyle(shown),
   });
+  const isLocal = computed(() =>
+    pictures.value.some(
+      ({ node }) => Object.keys(pictureStyleOf(open.piece!, node.id, placement())).length > 0,
+    ),
+  );
 
   function change(shown: ShownPicture, to: PictureStyle): void {
     const was = ownStyle(shown);
     open.change({ kind: "picture-style", node: shown.node.id, ...where(), to, was });
   }
 
-  function move(shown: ShownPicture, by: Move): void {
+  function frame(shown: ShownPicture, to: Partial<Framing>): void {
+    const framing = Framing.parse({ ...styleOf(shown).framing, ...to });
+    change(shown, { ...ownStyle(shown), framing });
+  }
+
+  function move(shown: ShownPicture, by: Point): void {
     const { file, filling, report } = shown;
     const focus = focusArea(file, filling.focus ?? file.focus);
-    const before = styleOf(shown).framing;
-    // The report comes after the next layout; what was moved by hand is known at once.
-    const byHand = before && (before.panX !== 0 || before.panY !== 0);
-    const crop = byHand ? cropTo(file, report.box, focus, before) : report.crop!;
-    const framing = Framing.parse({ ...before, ...movedIn(file, report.box, focus, crop, by) });
-    change(shown, { ...ownStyle(shown), framing });
+    const { framing } = styleOf(shown);
+    // The report comes after the next layout; what was framed by hand is known at once.
+    const crop = framing ? cropTo(file, report.box, focus, framing) : report.crop!;
+    frame(shown, movedIn(file, report.box, focus, crop, by));
   }
 
   return {
     pictures,
+    isLocal,
     styleOf,
     zoomOf: (shown) => styleOf(shown).framing?.zoom ?? 1,
+    zoomTo: (shown, zoom) => frame(shown, { zoom: Math.min(MOST_ZOOM, Math.max(1, zoom)) }),
     move,
     adjust(shown, adjust) {
       const { adjust: _before, ...rest } = ownStyle(shown);

@@ -1,7 +1,7 @@
 import { transfer, wrap, type Remote } from "comlink";
 import { toRaw } from "vue";
-import type { PictureFile } from "../../core/files";
 import type { Brand } from "../../core/brand";
+import type { PictureFile } from "../../core/files";
 import type { Piece } from "../../core/piece";
 import type { Painter, ShowRequest, Shown, Tile } from "./protocol";
 
