@@ -1,11 +1,15 @@
-import { makeScene, makeScenes } from "../core/engine";
+import { begin, makeScene, makeScenes } from "../core/engine";
 import { area, box, contains, intersect, scaleBox, type Box } from "../core/geometry";
+import { isFact, sortMessage, wordsOf } from "../core/message";
+import { inOrder, offer } from "../core/offers";
 import { focusShown } from "../core/picture";
 import type { Piece } from "../core/piece";
-import { catalogue, frameOf, placementById, type Placement } from "../core/placements";
-import { check, inkOf } from "../core/preflight";
+import { catalogue, frameOf, isLarge, placementById, type Placement } from "../core/placements";
+import { check, inkOf, reportOf } from "../core/preflight";
 import type { Layout } from "../core/refit";
 import type { Sources } from "../core/resolve";
+import { pieceOf, shippedTemplates } from "../core/templates";
+import { messages, strangeBrands, strangeSources } from "../tests/support/strangers";
 import { cases, type Case } from "../tests/support/arrangements";
 import { caseSources } from "../tests/support/case-sources";
 import { quantile, table } from "./figures";
@@ -55,6 +59,47 @@ export async function benchRefit(): Promise<void> {
       ["the slowest strange one (100 ms wanted)", `${strangest(all, sources).toFixed(0)} ms`],
     ],
   );
+  await benchStrangers();
+}
+
+/** Messages and brands that no template knows, begun with the three templates that suit best, in all placements. */
+async function benchStrangers(): Promise<void> {
+  let [large, all, whole, facts, logos, logosLarge, broken] = [0, 0, 0, 0, 0, 0, 0];
+  for (const brand of strangeBrands()) {
+    for (const { typed } of messages.filter(({ aside }) => aside)) {
+      const words = wordsOf(sortMessage(typed));
+      const offers = [];
+      for (const template of shippedTemplates) {
+        const first = pieceOf(template, brand, { id: "x", title: "x", words, pictures: [] });
+        const sources = await strangeSources([{ piece: first, brand }]);
+        const begun = begin(first, brand, placementById(first.lead), sources);
+        offers.push({ sources, ...offer(template, begun, brand, sources) });
+      }
+      for (const { piece, sources } of inOrder(offers).slice(0, 3)) {
+        for (const placement of catalogue.placements) {
+          const report = reportOf(makeScene(piece, brand, placement, sources).layout);
+          const missing = report.slots.filter((slot) => !report.shown.includes(slot));
+          const signed = report.nodes.some(({ role }) => role === "logo");
+          all++;
+          if (signed) logos++;
+          if (report.findings.some(({ level }) => level === "must-fix")) broken++;
+          if (!isLarge(placement)) continue;
+          large++;
+          if (missing.length === 0) whole++;
+          if (!missing.some(isFact)) facts++;
+          if (signed) logosLarge++;
+        }
+      }
+    }
+  }
+  const share = (part: number, of: number) => `${((100 * part) / of).toFixed(1)} %`;
+  table(`Ten messages kept aside, in ${strangeBrands().length} strange brands: ${all} sizes`, [
+    ["all words shown, of sizes of 250 × 150 px as viewed (97 % wanted)", share(whole, large)],
+    ["every fact shown, of the same (100 % wanted)", share(facts, large)],
+    ["the brand's sign, of the same (97 % wanted)", share(logosLarge, large)],
+    ["the brand's sign, of all sizes (85 % wanted)", share(logos, all)],
+    ["something must be fixed, of all sizes (0 % wanted)", share(broken, all)],
+  ]);
 }
 
 type Making = (one: Case, placement: Placement, sources: Sources) => Layout;

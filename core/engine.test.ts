@@ -224,11 +224,24 @@ describe("what nobody should ask for", () => {
     }
   });
 
-  it("says of a word of 300 letters that it does not fit, and never breaks it", () => {
-    const message = { ...piece.message, headline: { text: "n".repeat(300) } };
-    const { layout } = makeScene({ ...piece, message }, brand, placementById("story"), sources);
-    const headline = layout.placed.find(({ node }) => node.role === "headline");
-    expect(headline).to.equal(undefined);
-    expect(check(layout).map(({ code }) => code)).to.include("always-left-out");
+  it("breaks a word of 300 letters rather than leave it out, and an address only at its signs", () => {
+    const show = (text: string) => {
+      const message = { ...piece.message, headline: { text } };
+      const { layout } = makeScene({ ...piece, message }, brand, placementById("story"), sources);
+      const { text: set } = layout.placed.find(({ node }) => node.role === "headline")!;
+      return set!.set.lines.map(({ shaped }) => shaped.text);
+    };
+    const lines = show("n".repeat(300));
+    expect(lines.length).to.be.above(3);
+    expect(lines.join("").replace(/[^n]/g, "")).to.have.lengthOf(300);
+    expect(
+      show("Donaudampfschifffahrtsgesellschaft")
+        .slice(0, -1)
+        .every((line) => line.endsWith("-")),
+    )
+      .to //
+      .equal(true);
+    const address = show("a-very-long-name.of-a-house.example/and/its/longest/path/of/all");
+    expect(address.some((line) => line.endsWith("-") && !line.includes("a-"))).to.equal(false);
   });
 });

@@ -7,6 +7,7 @@ import {
   NOTHING_FITS,
   recomposed,
   refit,
+  type CostTerms,
   type Layout,
   type RefitOptions,
 } from "./refit";
@@ -83,25 +84,30 @@ export function withLead(
   placement: Placement,
   sources: Sources,
 ): Piece {
-  return recomposed(piece, makeScene(piece, brand, placement, sources).layout);
+  const { layout } = makeScene(piece, brand, placement, sources);
+  return recomposed(layout.resolved.piece, layout);
+}
+
+/** A piece as it begins, with what is painted of its lead. */
+export interface Begun extends Made {
+  piece: Piece;
+  /** What its lead cost when it was laid out; nothing where it stands as it was composed. */
+  cost: CostTerms;
 }
 
 /**
  * A piece that was begun from a template, whose lead was composed for other words: where these break a rule there,
  * the lead is laid out anew for them. Answers the piece with what is painted of its lead.
  */
-export function begin(
-  piece: Piece,
-  brand: Brand,
-  placement: Placement,
-  sources: Sources,
-): Made & { piece: Piece } {
+export function begin(piece: Piece, brand: Brand, placement: Placement, sources: Sources): Begun {
   const resolved = resolve(piece, brand, placement.id, sources);
   const target = withHouseMargin(placement, brand);
   const layout = refit(resolved, target);
-  if (!breaksRule(layout)) return { piece, layout, scene: compose(layout) };
-  const fitted = recomposed(piece, refit(resolved, target, { anew: true }));
-  return { piece: fitted, ...makeScene(fitted, brand, placement, sources) };
+  const asComposed = layout.via === AS_ARRANGED && !breaksRule(layout);
+  if (asComposed) return { piece, layout, scene: compose(layout), cost: layout.cost };
+  const anew = refit(resolved, target, { anew: true });
+  const fitted = recomposed(resolved.piece, anew);
+  return { piece: fitted, cost: anew.cost, ...makeScene(fitted, brand, placement, sources) };
 }
 
 /** The piece alone, as it begins. */

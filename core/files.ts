@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { Hex } from "./colour/colour";
 
 /** SHA-256 of a file's bytes, in lower-case hex: its name in the store. */
 export const FileId = z.string().regex(/^[0-9a-f]{64}$/, "a file is named by its SHA-256 in hex");
@@ -26,6 +27,32 @@ export const Tones = z.object({
 });
 export type Tones = z.infer<typeof Tones>;
 
+/** A part of a picture, in shares (0..1) of its width and height. */
+export const Share = z.object({
+  x: z.number(),
+  y: z.number(),
+  width: z.number(),
+  height: z.number(),
+});
+export type Share = z.infer<typeof Share>;
+
+/**
+ * What is inked of a drawing that stands on nothing or on a flat ground: its box in shares (0..1) of the picture, and
+ * the relative luminances between which most of its ink lies. `ground` is the flat colour that it stands on.
+ */
+export const Art = z.object({
+  x: z.number(),
+  y: z.number(),
+  width: z.number(),
+  height: z.number(),
+  dark: z.number(),
+  light: z.number(),
+  ground: Hex.optional(),
+  /** A mark that stands apart from the letters beside or below it, in shares of the picture. */
+  mark: Share.optional(),
+});
+export type Art = z.infer<typeof Art>;
+
 /** What is known of a stored picture; width and height in its own pixels. */
 export const PictureFile = z.object({
   id: FileId,
@@ -37,6 +64,8 @@ export const PictureFile = z.object({
   tones: Tones,
   /** Where the eye goes first, found by the program; a message may say otherwise. */
   focus: Focus.optional(),
+  /** Of a drawing, such as a logo; a photograph has none. */
+  art: Art.optional(),
 });
 export type PictureFile = z.infer<typeof PictureFile>;
 

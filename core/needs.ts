@@ -18,7 +18,7 @@ function namedFonts(piece: Piece, brand: Brand): FileId[] {
 function wordsOf(piece: Piece, brand: Brand): string {
   const fillings = Object.values(piece.message).filter(isText);
   const words = fillings.map(({ text }) => plainText(text));
-  return [...words, brand.voice.handle, brand.voice.site].join("\n");
+  return [...words, brand.name, brand.voice.handle, brand.voice.site].join("\n");
 }
 
 /**

@@ -42,7 +42,7 @@ async function start(): Promise<void> {
   const app = await makeApp(services, join(root, "dist/web"));
   await app.listen({ port, host: "127.0.0.1" });
   await services.deliveries.failInterrupted();
-  await services.library.findFoci();
+  await services.library.lookAgain();
   await services.batches.resume();
   say(`Zest Crate is ready at http://localhost:${port}  (stop it with Ctrl+C)`);
 

@@ -106,7 +106,10 @@ export const ImportAnswer = z.object({
 });
 export type ImportAnswer = z.infer<typeof ImportAnswer>;
 
-export const PictureList = z.object({ pictures: z.array(PictureFile) });
+/** `brands` are those that a picture belongs to: whose it came with, and whose pieces show it. With none it is anybody's. */
+export const StoredPicture = PictureFile.extend({ brands: z.array(z.string()) });
+export type StoredPicture = z.infer<typeof StoredPicture>;
+export const PictureList = z.object({ pictures: z.array(StoredPicture) });
 
 export const TableText = z.object({ text: z.string().max(20_000_000) });
 export const TableAnswer = z.object({ table: Table, notes: z.array(TableNote) });

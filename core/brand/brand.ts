@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { Spread } from "../colour";
 import { Hex } from "../colour/colour";
-import { FileId } from "../files";
+import { FileId, Share } from "../files";
 
 export const BrandRole = z.enum(["primary", "secondary", "accent", "ink", "paper", "free"]);
 export type BrandRole = z.infer<typeof BrandRole>;
@@ -40,15 +40,17 @@ export type Typeface = z.infer<typeof Typeface>;
 /**
  * One version of the logo. `ground` is what it may stand on; `ink` says whether it is in its own colours or
  * in one; `clear` is the space to keep round it, as a share of its height; `leastWidth` is in CSS pixels on
- * the viewer's screen.
+ * the viewer's screen, and where a kit does not say it, it follows from the logo's shape.
  */
 export const Logo = z.object({
   kind: z.enum(["full", "mark"]),
   ink: z.enum(["own", "one-colour"]).default("own"),
   ground: z.enum(["light", "dark", "any"]),
   file: FileId,
+  /** The part of the file that it is, in shares of its sides; what is inked of it all when not given. */
+  part: Share.optional(),
   clear: z.number().min(0).max(1).default(0.25),
-  leastWidth: z.number().positive().default(16),
+  leastWidth: z.number().positive().optional(),
 });
 export type Logo = z.infer<typeof Logo>;
 

@@ -47,9 +47,9 @@ describe("a brand kit", () => {
   });
 
   it("takes the logo that is made for the ground", () => {
-    expect(logoFor(brand, "full", 0.9)?.ground).to.equal("light");
-    expect(logoFor(brand, "mark", 0.02)?.ground).to.equal("dark");
-    expect(logoFor({ ...brand, logos: [] }, "full", 0.5)).to.equal(undefined);
+    expect(logoFor(brand.logos, "full", 0.9)?.ground).to.equal("light");
+    expect(logoFor(brand.logos, "mark", 0.02)?.ground).to.equal("dark");
+    expect(logoFor([], "full", 0.5)).to.equal(undefined);
   });
 
   it("names every file that it needs once", () => {

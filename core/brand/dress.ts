@@ -8,7 +8,7 @@ import {
   spreads,
   type Spread,
 } from "../colour";
-import type { Brand, Logo } from "./brand";
+import type { Brand } from "./brand";
 
 /** The colours of one piece, by the part they colour. Full, so that every part can be painted. */
 export type Palette = Record<ColourRole, Hex>;
@@ -72,20 +72,3 @@ export function resolveColour(token: string, brand: Brand, palette: Palette): Re
   const raw = Hex.safeParse(token);
   return raw.success ? { hex: raw.data, raw: true } : { hex: palette.headline, raw: false };
 }
-
-/**
- * The logo of that kind for a ground of that luminance: the one in its own colours where it may stand there,
- * else the one-colour version that may. Where none may, the first, and preflight says so.
- */
-export function logoFor(
-  brand: Brand,
-  kind: Logo["kind"],
-  groundLuminance: number,
-): Logo | undefined {
-  const ofKind = brand.logos.filter((logo) => logo.kind === kind);
-  const allowed = ofKind.filter((logo) => standsOn(logo, groundLuminance));
-  return allowed.find(({ ink }) => ink === "own") ?? allowed[0] ?? ofKind[0];
-}
-
-export const standsOn = ({ ground }: Logo, groundLuminance: number): boolean =>
-  ground === "any" || ground === (groundLuminance > MIDDLE_LUMINANCE ? "light" : "dark");

@@ -2,6 +2,7 @@ import { expect } from "chai";
 import fc from "fast-check";
 import {
   calmTint,
+  CONTRAST_TEXT,
   contrast,
   contrastNeeded,
   hexOf,
@@ -95,8 +96,21 @@ describe("spreads", () => {
     expect(contrast(hexOf(colours, calmTint(colours[0]!))!, "#123A3F")).to.be.within(1.2, 2);
   });
 
-  it("finds none in a single colour, and some in black and white", () => {
-    expect(spreads([{ id: "a", hex: "#000000", role: "primary" }])).to.deep.equal([]);
+  it("writes on colours that do not read on each other in their own deep and pale tints", () => {
+    const rose = { id: "rose", hex: "#F6D6D8", role: "primary" };
+    const mint = { id: "mint", hex: "#D5EFE3", role: "accent" };
+    for (const colours of [[rose], [rose, mint]]) {
+      const found = spreads(colours);
+      expect(found.length).to.be.above(5);
+      for (const { backdrop, headline, action, "on-action": onAction } of found) {
+        const hex = (id: string | undefined) => hexOf(colours, id)!;
+        expect(contrast(hex(headline), hex(backdrop))).to.be.at.least(CONTRAST_TEXT);
+        expect(contrast(hex(onAction), hex(action))).to.be.at.least(CONTRAST_TEXT);
+      }
+    }
+  });
+
+  it("finds some in black and white", () => {
     const both = spreads([
       { id: "a", hex: "#000000", role: "primary" },
       { id: "b", hex: "#FFFFFF", role: "paper" },

@@ -49,3 +49,10 @@ export function contrastNeeded(sizeCssPx: number, weight: number): number {
   const large = sizeCssPx >= 24 || (sizeCssPx >= 18.66 && weight >= 700);
   return large ? CONTRAST_LARGE : CONTRAST_TEXT;
 }
+
+/** Of a pixel's red, green and blue, 0..255. */
+export const luminanceOfBytes = (r: number, g: number, b: number): number =>
+  0.2126 * decoded(r / 255) + 0.7152 * decoded(g / 255) + 0.0722 * decoded(b / 255);
+
+export const hexOfBytes = (r: number, g: number, b: number): Hex =>
+  `#${[r, g, b].map((value) => value.toString(16).padStart(2, "0")).join("")}`.toUpperCase();

@@ -1,7 +1,8 @@
 import { converter } from "culori";
 import { z } from "zod";
 import { CONTRAST_LARGE, CONTRAST_TEXT, contrast, type Hex } from "./colour";
-import { baseId, calmTint } from "./tint";
+import { difference } from "./difference";
+import { baseId, calmTint, hexOf, TINT_STEPS, tintId } from "./tint";
 
 /** The parts that an arrangement can colour. `action` is a button's plate, `on-action` its words. */
 export const ColourRole = z.enum([
@@ -25,6 +26,8 @@ interface Swatch {
   id: string;
   hex: Hex;
   role: string;
+  /** The colour that it is a tint of. */
+  base?: Hex;
 }
 
 /** Common practice: a graphic has two or three colours; a tint counts as its colour. */
@@ -38,15 +41,29 @@ const VARIED = 36;
  * the brand has no such pair. The best is first; those after it differ from what came before them.
  */
 export function spreads(colours: readonly Swatch[]): Spread[] {
-  const all = colours.flatMap((backdrop) =>
-    colours
-      .filter((words) => contrast(words.hex, backdrop.hex) >= CONTRAST_TEXT)
-      .flatMap((words) => colours.flatMap((third) => dress(backdrop, words, third))),
-  );
+  const own = dressed(colours);
+  // Colours that do not read on each other are written on in their own deep and pale tints.
+  const all = own.length > 0 ? own : dressed([...colours, ...colours.flatMap(farTints)]);
   const standing = all.filter(({ action, backdrop }) => stands(action, backdrop));
   const best = standing.length > 0 ? standing : all;
   return byVariety(best.map((dressed) => ({ dressed, score: scoreOf(dressed) }))).map(toSpread);
 }
+
+const dressed = (colours: readonly Swatch[]): Dressed[] =>
+  colours.flatMap((backdrop) =>
+    colours
+      .filter((words) => contrast(words.hex, backdrop.hex) >= CONTRAST_TEXT)
+      .flatMap((words) => colours.flatMap((third) => dress(backdrop, words, third))),
+  );
+
+const DEEP_AND_PALE = [17, 34, 97] as const;
+
+const farTints = (swatch: Swatch): Swatch[] =>
+  DEEP_AND_PALE.map((step) => {
+    const id = tintId(swatch.id, step);
+    const role = { 17: "ink", 34: "secondary", 97: "paper" }[step];
+    return { id, hex: hexOf([swatch], id)!, role, base: swatch.hex };
+  });
 
 interface Dressed {
   backdrop: Swatch;
@@ -72,7 +89,7 @@ function dress(backdrop: Swatch, words: Swatch, third: Swatch): Dressed[] {
     onAction: onThird,
     plate: third,
     onPlate: onThird,
-    ornament: calmTint(backdrop),
+    ornament: calmTint(backdrop, backdrop.base),
   };
   if (third === words) return pressing ? [pressing] : [];
   const calm = contrast(third.hex, backdrop.hex);
@@ -109,13 +126,37 @@ const toSpread = ({
   backdrop: backdrop.id,
   headline: words.id,
   support: words.id,
-  detail: (contrast(action.hex, backdrop.hex) >= CONTRAST_TEXT ? action : words).id,
+  detail: detailOn(backdrop, words, action),
   action: action.id,
   "on-action": onAction.id,
   ornament,
   plate: plate.id,
   "on-plate": onPlate.id,
 });
+
+const wholeOf = ({ id, hex, base = hex }: Swatch) => ({ id: baseId(id), hex: base });
+
+/** Farther from the words than this (CIEDE2000), a tint is seen as another colour. By eye. */
+const TOLD_APART = 9;
+
+/**
+ * What facts and kickers stand out by: the colour of what is to be done where that reads as text, else the tint of it, or
+ * of the ground, that reads and is told from the words; else the words' own.
+ */
+function detailOn(backdrop: Swatch, words: Swatch, action: Swatch): string {
+  const works = (hex: Hex): boolean =>
+    contrast(hex, backdrop.hex) >= CONTRAST_TEXT && difference(hex, words.hex) >= TOLD_APART;
+  if (works(action.hex)) return action.id;
+  for (const swatch of [action, backdrop]) {
+    const tint = [...TINT_STEPS]
+      .map((step) => tintId(baseId(swatch.id), step))
+      .map((id) => ({ id, hex: hexOf([wholeOf(swatch)], id)! }))
+      .filter(({ hex }) => works(hex))
+      .sort((a, b) => difference(a.hex, swatch.hex) - difference(b.hex, swatch.hex))[0];
+    if (tint) return tint.id;
+  }
+  return words.id;
+}
 
 /** Our own weighing: the accent belongs on what is to be done, the ground is primary or paper. */
 function scoreOf({ backdrop, words, third, action }: Dressed): number {

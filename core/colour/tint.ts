@@ -39,9 +39,9 @@ const known = new Map<string, Hex>();
 /** An ornament in a tint of its ground is seen, and stays calm. By eye. */
 const CALM = 1.5;
 
-/** The id of the tint of a colour that stands out calmly from the colour itself. */
-export function calmTint({ id, hex }: { id: string; hex: Hex }): string {
-  const distance = (step: number) => Math.abs(contrast(tintAt(hex, step), hex) - CALM);
+/** The id of the tint of a colour that stands out calmly from the colour itself, which may be a tint of `base`. */
+export function calmTint({ id, hex }: { id: string; hex: Hex }, base: Hex = hex): string {
+  const distance = (step: number) => Math.abs(contrast(tintAt(base, step), hex) - CALM);
   const nearest = [...TINT_STEPS].sort((a, b) => distance(a) - distance(b))[0]!;
-  return tintId(id, nearest);
+  return tintId(baseId(id), nearest);
 }

@@ -80,10 +80,15 @@ export function colourId(name: string, taken: ReadonlySet<string>): string {
 /** Wider than this many times its height, it is read as a whole logo and not as a mark. */
 const FULL = 1.6;
 
-/** A logo stands on what its own tones stand out from: a dark one on light grounds, a light one on dark. */
-export function asLogo({ id, width, height, tones }: PictureFile, colours: Hex[]): Logo {
+/** A logo stands on what its own ink stands out from: a dark one on light grounds, a light one on dark. */
+export function asLogo({ id, width, height, tones, art }: PictureFile, colours: Hex[]): Logo {
+  const ratio = art ? (art.width * width) / (art.height * height) : width / height;
   const grey = tones.grey.reduce((a, b) => a + b, 0) / tones.grey.length;
   const light = colours.length > 0 && Math.max(...colours.map(luminance)) < MIDDLE_LUMINANCE;
-  const ground = grey > 0.5 || light ? "light" : "dark";
-  return Logo.parse({ kind: width > FULL * height ? "full" : "mark", ground, file: id });
+  const isDark = art ? (art.dark + art.light) / 2 <= MIDDLE_LUMINANCE * 2 : grey > 0.5 || light;
+  return Logo.parse({
+    kind: ratio > FULL ? "full" : "mark",
+    ground: isDark ? "light" : "dark",
+    file: id,
+  });
 }

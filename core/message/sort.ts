@@ -25,7 +25,8 @@ const HANDLE = /^@[\w.-]+$/;
 const QUOTED = /^[“"„«‘]/;
 const AUTHOR = /^(—|–|-{1,2}\s|by\s)/i;
 const POINT = /^\s*([-•*]|\d+[.)])\s+/;
-const AT_PLACE = /^(at|in|near)\s/i;
+const AT_PLACE =
+  /^(at|in|near|am|im|bei|chez|au)\s|^(under|behind|beside|opposite|outside|along|across from)\s(the|our|\p{Lu})/iu;
 const PLACE_NOUN =
   /\b(street|road|square|hall|museum|library|pool|pier|harbour|park|station|café|studio)$/i;
 const URGING =

@@ -1,4 +1,4 @@
-import type { Box } from "../geometry";
+import type { Box, Point } from "../geometry";
 import { pixelBox } from "../picture";
 import type {
   GlyphsItem,
@@ -83,19 +83,31 @@ export interface Materials<Path, Image> {
   picture(item: PictureItem): Bitmap<Image> | undefined;
 }
 
-/** Paints a scene at `scale` output pixels for each of its pixels. It decides nothing. */
+/**
+ * Paints a scene at `scale` output pixels for each of its pixels, from the top left or from a whole output pixel of a
+ * larger page. It decides nothing.
+ */
 export function paint<Path, Image>(
   context: Context<Path, Image>,
   scene: Scene,
   materials: Materials<Path, Image>,
   scale: number,
+  from?: Point,
 ): void {
-  context.setTransform(1, 0, 0, 1, 0, 0);
+  const { x, y } = from ?? { x: 0, y: 0 };
+  // Up to the last output pixel: one that is covered in part would keep something of what was there before.
+  const [width, height] = [Math.ceil(scene.width * scale), Math.ceil(scene.height * scale)];
+  context.save();
+  context.setTransform(1, 0, 0, 1, x, y);
+  if (from) {
+    context.beginPath();
+    context.rect(0, 0, width, height);
+    context.clip();
+  }
   context.globalAlpha = 1;
   context.fillStyle = scene.ground;
-  // Up to the last output pixel: one that is covered in part would keep something of what was there before.
-  context.fillRect(0, 0, Math.ceil(scene.width * scale), Math.ceil(scene.height * scale));
-  context.setTransform(scale, 0, 0, scale, 0, 0);
+  context.fillRect(0, 0, width, height);
+  context.setTransform(scale, 0, 0, scale, x, y);
   for (const item of scene.items) {
     context.save();
     turnAbout(context, item);
@@ -107,6 +119,7 @@ export function paint<Path, Image>(
     else paintPicture(context, item, materials, scale);
     context.restore();
   }
+  context.restore();
 }
 
 function turnAbout(context: Context<never, never>, { turn }: SceneItem): void {

@@ -86,11 +86,17 @@ const HUES: [number, string][] = [
   [361, "Rose"],
 ];
 
+const BROWN = { light: 0.55, from: 38, to: 95 } as const;
+
 /** A plain name for a colour, as a person would say it. */
 export function colourName(hex: Hex): string {
   const { l = 0, c = 0, h = 0 } = toOklch(hex) ?? {};
   if (c < GREY) return l > 0.95 ? "White" : l < 0.25 ? "Black" : l > 0.7 ? "Light grey" : "Grey";
-  const hue = HUES.find(([to]) => ((h % 360) + 360) % 360 < to)![1];
+  const angle = ((h % 360) + 360) % 360;
+  // A dark orange is called brown.
+  if (l < BROWN.light && angle >= BROWN.from && angle < BROWN.to)
+    return l < 0.3 ? "Deep brown" : "Brown";
+  const hue = HUES.find(([to]) => angle < to)![1];
   return l > 0.85 ? `Pale ${hue.toLowerCase()}` : l < 0.4 ? `Deep ${hue.toLowerCase()}` : hue;
 }
 

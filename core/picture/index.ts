@@ -1,5 +1,6 @@
 export { adjust, adjustKey, type Adjust } from "./adjust";
 export { AdjustStyle } from "./adjust-style";
+export { readArt } from "./art";
 export {
   containedIn,
   cropBeside,

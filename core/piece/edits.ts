@@ -3,6 +3,7 @@ import { Spread } from "../colour";
 import { FileId, Focus } from "../files";
 import { problem } from "../problem";
 import {
+  Filling,
   Frame,
   isPicture,
   isText,
@@ -70,6 +71,14 @@ export const Edit = z.discriminatedUnion("kind", [
     }),
     was: z.object({ picture: FileId, focus: Focus.optional(), alt: z.string().optional() }),
   }),
+  /** A slot that comes or goes, with its words or picture. */
+  z.object({
+    kind: z.literal("slot"),
+    slot: SlotName,
+    to: Filling.nullable(),
+    was: Filling.nullable(),
+  }),
+  z.object({ kind: z.literal("fine"), to: z.array(z.string()), was: z.array(z.string()) }),
   z.object({ kind: z.literal("wordings"), slot: SlotName, to: Wordings, was: Wordings }),
   z.object({
     kind: z.literal("picture-style"),
@@ -102,28 +111,19 @@ export const Edit = z.discriminatedUnion("kind", [
 ]);
 export type Edit = z.infer<typeof Edit>;
 
+/** An edit of what the message says or shows in one of its slots. */
+type MessageEdit = Extract<Edit, { slot: string }>;
+
 /** The piece after the edit. Throws `edit-impossible` when it names something that is not there. */
 export function applyEdit(piece: Piece, edit: Edit): Piece {
+  if ("slot" in edit) return applyToMessage(piece, edit);
   switch (edit.kind) {
-    case "text":
-      return withFilling(piece, edit.slot, isText, { text: edit.to });
-    case "picture":
-      return withFilling(piece, edit.slot, isPicture, {
-        focus: undefined,
-        alt: undefined,
-        ...edit.to,
-      });
-    case "wordings":
-      return withFilling(piece, edit.slot, isText, {
-        text: edit.to.text,
-        alternatives: edit.to.alternatives.length > 0 ? edit.to.alternatives : undefined,
-      });
+    case "fine":
+      return { ...piece, fine: edit.to.length > 0 ? edit.to : undefined };
     case "picture-style":
       return edit.placement === undefined
         ? withPictureStyle(piece, edit.node, edit.to)
         : withLocalStyle(piece, edit.node, edit.placement, edit.to);
-    case "varies":
-      return withFilling(piece, edit.slot, () => true, { varies: edit.to || undefined });
     case "title":
       return { ...piece, title: edit.to };
     case "dress": {
@@ -141,21 +141,38 @@ export function applyEdit(piece: Piece, edit: Edit): Piece {
   }
 }
 
+function applyToMessage(piece: Piece, edit: MessageEdit): Piece {
+  switch (edit.kind) {
+    case "text":
+      return withFilling(piece, edit.slot, isText, { text: edit.to });
+    case "picture":
+      return withFilling(piece, edit.slot, isPicture, {
+        focus: undefined,
+        alt: undefined,
+        ...edit.to,
+      });
+    case "slot":
+      return withSlot(piece, edit.slot, edit.to);
+    case "wordings":
+      return withFilling(piece, edit.slot, isText, {
+        text: edit.to.text,
+        alternatives: edit.to.alternatives.length > 0 ? edit.to.alternatives : undefined,
+      });
+    case "varies":
+      return withFilling(piece, edit.slot, () => true, { varies: edit.to || undefined });
+  }
+}
+
 export const invertEdit = (edit: Edit): Edit => ({ ...edit, to: edit.was, was: edit.to }) as Edit;
 
 /** What the edit would overwrite, in the piece as it is now; compared with `was` to find conflicts. */
 export function valueNow(piece: Piece, edit: Edit): Edit["was"] {
+  if ("slot" in edit) return saidNow(piece, edit);
   switch (edit.kind) {
-    case "text":
-      return textOf(piece, edit.slot);
-    case "picture":
-      return pictureOf(piece, edit.slot);
-    case "wordings":
-      return wordingsOf(piece, edit.slot);
+    case "fine":
+      return piece.fine ?? [];
     case "picture-style":
       return pictureStyleOf(piece, edit.node, edit.placement);
-    case "varies":
-      return piece.message[edit.slot]?.varies ?? false;
     case "title":
       return piece.title;
     case "dress":
@@ -168,6 +185,21 @@ export function valueNow(piece: Piece, edit: Edit): Edit["was"] {
       return piece.sizes;
     case "local":
       return localOf(piece, edit.placement);
+  }
+}
+
+function saidNow(piece: Piece, edit: MessageEdit): Edit["was"] {
+  switch (edit.kind) {
+    case "text":
+      return textOf(piece, edit.slot);
+    case "picture":
+      return pictureOf(piece, edit.slot);
+    case "slot":
+      return piece.message[edit.slot] ?? null;
+    case "wordings":
+      return wordingsOf(piece, edit.slot);
+    case "varies":
+      return piece.message[edit.slot]?.varies ?? false;
   }
 }
 
@@ -192,6 +224,11 @@ function withFilling(
   const filling = piece.message[slot];
   if (!filling || !fits(filling)) throw noSlot(slot);
   return { ...piece, message: { ...piece.message, [slot]: { ...filling, ...change } } };
+}
+
+function withSlot(piece: Piece, slot: string, to: Filling | null): Piece {
+  const { [slot]: _before, ...message } = piece.message;
+  return { ...piece, message: to === null ? message : { ...message, [slot]: to } };
 }
 
 function withPictureStyle(piece: Piece, id: string, to: PictureStyle): Piece {

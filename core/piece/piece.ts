@@ -73,6 +73,10 @@ export const NodeBox = z.object({
   height: z.number(),
 });
 
+/** A price that is said in words, such as “from € 9 a month”, is its figure and what stands before and after that. */
+export const PricePart = z.enum(["before", "figure", "after"]);
+export type PricePart = z.infer<typeof PricePart>;
+
 export const Node = z.object({
   id: z.string().min(1).max(60),
   kind: z.enum(["text", "picture", "shape", "icon", "line", "code", "chart"]),
@@ -91,6 +95,10 @@ export const Node = z.object({
     .optional(),
   locked: z.boolean().optional(),
   hidden: z.boolean().optional(),
+  /** Which part of its slot's words it shows; all of them when not given. */
+  part: PricePart.optional(),
+  /** It has no place of its own in the composition: the message asked for it, and each size finds a place. */
+  unplaced: z.boolean().optional(),
 });
 export type Node = z.infer<typeof Node>;
 
@@ -115,6 +123,10 @@ export const Origin = z.object({
   name: z.string().max(LIMITS.title),
 });
 export type Origin = z.infer<typeof Origin>;
+
+/** What a person left out on purpose and that is not added by itself. */
+export const Without = z.array(z.enum(["logo", "ornament"]));
+export type Without = z.infer<typeof Without>;
 
 export const Slide = z.object({ message: z.record(SlotName, Filling) });
 
@@ -141,6 +153,9 @@ const PieceBody = z.object({
   /** How each placement was laid out when last seen: words that change a little do not turn it over. */
   shown: z.record(z.string(), z.string().max(80)).optional(),
   slides: z.array(Slide).optional(),
+  without: Without.optional(),
+  /** Findings that a person called fine, by size, kind and node. */
+  fine: z.array(z.string().max(300)).max(500).optional(),
 });
 
 export const Piece = PieceBody.superRefine(checkReferences);
@@ -154,6 +169,7 @@ export const Design = PieceBody.pick({
   message: true,
   arrangement: true,
   sizes: true,
+  without: true,
 }).superRefine(checkReferences);
 export type Design = z.infer<typeof Design>;
 

@@ -79,6 +79,8 @@ export const Style = z.object({
   gap: z.number().min(0).max(4).optional(),
   align: z.enum(["start", "left", "centre", "right"]).optional(),
   valign: z.enum(["top", "middle", "bottom"]).optional(),
+  /** In how many columns the points of a list stand. */
+  columns: z.number().int().min(1).max(4).optional(),
   plate: Plate.optional(),
   outline: z.object({ colour: ColourToken, width: z.number().positive().max(0.5) }).optional(),
   /** Of the marker stroke behind =marked= words, and of ~coloured~ ones. */

@@ -9,4 +9,12 @@ export {
   withTeam,
 } from "./catalogue";
 export { freeId, OWN_CHANNEL, ownPlacement, OwnSize, usualViewWidth } from "./own";
-export { cssPerPixel, frameOf, keptArea, legibilityFloor, outside, safeArea } from "./safe";
+export {
+  cssPerPixel,
+  frameOf,
+  isLarge,
+  keptArea,
+  legibilityFloor,
+  outside,
+  safeArea,
+} from "./safe";

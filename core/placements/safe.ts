@@ -35,6 +35,14 @@ export function legibilityFloor(placement: Placement): number {
   return css / cssPerPixel(placement);
 }
 
+/** From this size on as viewed, in CSS pixels, a frame has room for a whole message. Common practice. */
+const LARGE = { width: 250, height: 150 } as const;
+
+export function isLarge(placement: Placement): boolean {
+  const css = cssPerPixel(placement);
+  return placement.width * css >= LARGE.width && placement.height * css >= LARGE.height;
+}
+
 /** How many CSS pixels one output pixel takes on the usual screen. */
 export const cssPerPixel = (placement: Placement): number => placement.viewWidth / placement.width;
 

@@ -13,21 +13,32 @@ const ON_PURPOSE = 0.4;
  * that is missed by a little looks like a mistake.
  */
 export function checkAlignment(layout: Layout): Finding[] {
-  const items = layout.placed.filter((item) => isAligned(item, layout));
+  const all = layout.placed.filter((item) => isAligned(item, layout));
+  const items = all.filter((item) => !endsRow(item, all));
   const edge = edgeOf(items);
   const sorted = [...items].sort((a, b) => edge(a) - edge(b));
-  return sorted.slice(1).flatMap((item, index): Finding[] => {
-    const before = sorted[index]!;
-    const measured = edge(item) - edge(before);
-    const limit = ON_PURPOSE * Math.min(sizeOf(item, layout), sizeOf(before, layout));
-    if (measured <= SAME || measured >= limit || besideEachOther(item, before)) return [];
-    if ([0, 0.5, 1].some((at) => Math.abs(along(item, at) - along(before, at)) <= SAME)) return [];
-    const about = before.node.id;
+  return sorted.flatMap((item, index): Finding[] => {
+    const before = sorted.slice(0, index).filter((other) => !besideEachOther(item, other));
+    const near = before.at(-1);
+    if (!near || before.some((other) => sharesEdge(item, other))) return [];
+    const measured = edge(item) - edge(near);
+    const limit = ON_PURPOSE * Math.min(sizeOf(item, layout), sizeOf(near, layout));
+    if (measured >= limit) return [];
+    const about = near.node.id;
     return [
       { code: "nearly-aligned", level: "look-again", ...named(item), about, measured, unit: "px" },
     ];
   });
 }
+
+const sharesEdge = (a: Placed, b: Placed): boolean =>
+  [0, 0.5, 1].some((at) => Math.abs(along(a, at) - along(b, at)) <= SAME);
+
+/** What signs or is pressed at the end of a row stands against the other margin, or right beside what begins it. */
+const ENDING: ReadonlySet<string> = new Set(["handle", "site", "logo", "cta"]);
+const endsRow = (item: Placed, all: readonly Placed[]): boolean =>
+  ENDING.has(item.node.role) &&
+  all.some((other) => other.box.x < item.box.x && besideEachOther(item, other));
 
 /** What stands in a badge or is turned has an order of its own. */
 function isAligned({ node, text, logo, turn }: Placed, { placed }: Layout): boolean {

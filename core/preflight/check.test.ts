@@ -37,7 +37,7 @@ describe("preflight", () => {
     const off = (by: number) =>
       codes(check(change(layout, "kicker", (item) => moved(item, by, 0))), "kicker");
     expect(off(0)).to.not.include("nearly-aligned");
-    expect(off(6)).to.include("nearly-aligned");
+    expect(off(9)).to.include("nearly-aligned");
     expect(off(60)).to.not.include("nearly-aligned");
   });
 

@@ -1,6 +1,8 @@
 import { contrastNeeded, contrast, difference, luminance, luminanceContrast } from "../colour";
 import { bottom, contains, right, type Box } from "../geometry";
-import { cssPerPixel, keptArea } from "../placements";
+import { isFact, slotName } from "../message";
+import type { Node } from "../piece";
+import { cssPerPixel, isLarge, keptArea } from "../placements";
 import { groundBehind, type Layout, type Placed } from "../refit";
 import type { ResolvedNode, ResolvedPiece } from "../resolve";
 import { missingCharacters } from "../type";
@@ -16,6 +18,19 @@ const LEAST_RESOLUTION = 0.85;
 
 /** Everything that a layout can be measured for. Ordered by node, back to front. */
 export function check(layout: Layout): Finding[] {
+  const accepted = new Set(layout.resolved.piece.fine ?? []);
+  return everything(layout).filter(
+    (finding) => !accepted.has(fineKey(layout.placement.id, finding)),
+  );
+}
+
+/** By what a finding that a person called fine is known again: what it is about, on which size. */
+export const fineKey = (
+  placement: string,
+  { code, node = "", about = "" }: Pick<Finding, "code" | "node" | "about">,
+): string => [placement, code, node, about].join("|");
+
+function everything(layout: Layout): Finding[] {
   const empty = layout.placed.every((item) => item.node.role === "backdrop");
   if (empty && layout.resolved.nodes.some(hasSomethingToSay)) {
     return [{ code: "nothing-fits", level: "must-fix" }];
@@ -69,7 +84,8 @@ function checkOne(layout: Layout, item: Placed, index: number): Finding[] {
 
 /** A logo stands on the grounds that its version is made for. */
 function checkLogo({ placed, resolved }: Layout, item: Placed, index: number): Finding[] {
-  if (!item.logo) return [];
+  // Filled with a colour that is seen there, or on a plate of its own.
+  if (!item.logo || item.logo.tint || item.logo.plate) return [];
   const ground = groundBehind(item.box, placed.slice(0, index), resolved.palette.backdrop).mean;
   if (standsOn(item.logo.logo, ground)) return [];
   const about = item.logo.logo.ground === "light" ? "dark" : "light";
@@ -207,24 +223,37 @@ const spelled = (character: string): string =>
   `${character} (U+${character.codePointAt(0)!.toString(16).toUpperCase().padStart(4, "0")})`;
 
 function checkLeftOut(layout: Layout): Finding[] {
-  const { resolved } = layout;
   const rules = layout.placed.some(({ node }) => RULING.has(node.role));
   return layout.leftOut
     .filter(({ why }) => why !== "hidden" && why !== "not-for-this-shape")
     .map(({ id, why }): Finding => {
-      const node = resolved.piece.arrangement.find((candidate) => candidate.id === id);
-      const role = node?.role ?? "";
-      if (why === "no-area") return { code: "no-area", level: "look-again", node: id, role };
-      if (why === "file-missing")
-        return { code: "file-missing", level: "must-fix", node: id, role };
-      if (why === "not-painted-yet" || why === "unknown-icon" || why === "too-long-for-code")
-        return { code: "cannot-be-painted", level: "look-again", node: id, role, about: why };
-      const always = node?.keep === "always" || (node?.role === "headline" && !rules);
-      return {
-        code: always ? "always-left-out" : "left-out",
-        level: always ? "must-fix" : "note",
-        node: id,
-        role,
-      };
+      const node = layout.resolved.piece.arrangement.find((candidate) => candidate.id === id);
+      const base = { node: id, role: node?.role ?? "" };
+      if (why === "no-area") return { ...base, code: "no-area", level: "look-again" };
+      if (why === "file-missing") return { ...base, code: "file-missing", level: "must-fix" };
+      if (CANNOT_BE_PAINTED.has(why))
+        return { ...base, code: "cannot-be-painted", level: "look-again", about: why };
+      return { ...base, ...missed(node, rules, isLarge(layout.placement)) };
     });
+}
+
+const CANNOT_BE_PAINTED: ReadonlySet<string> = new Set([
+  "not-painted-yet",
+  "unknown-icon",
+  "too-long-for-code",
+]);
+
+/** How much what had no room is missed. A fact is what a graphic was made for, where there is room for a message. */
+function missed(
+  node: Node | undefined,
+  rules: boolean,
+  large: boolean,
+): Pick<Finding, "code" | "level" | "about"> {
+  const { role, keep, slot } = node ?? {};
+  if (role === "logo") return { code: "logo-left-out", level: "look-again" };
+  if (keep === "always" || (role === "headline" && !rules))
+    return { code: "always-left-out", level: "must-fix" };
+  if (slot === undefined) return { code: "left-out", level: "note" };
+  const level = large && isFact(slot) ? "look-again" : "note";
+  return { code: "left-out", level, about: slotName(slot).toLowerCase() };
 }

@@ -23,6 +23,8 @@ const codes = [
   "raw-colour",
   "raw-face",
   "logo-ground",
+  "logo-left-out",
+  "on-no-size",
   "word-to-avoid",
   "cannot-be-painted",
   "file-missing",

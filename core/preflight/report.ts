@@ -1,3 +1,4 @@
+import { shownSlots, wordSlots } from "../completion";
 import type { Box } from "../geometry";
 import type { Layout, LeftOut } from "../refit";
 import { check, contrastOf } from "./check";
@@ -26,6 +27,9 @@ export interface LayoutReport {
   floor: number;
   via: string;
   nodes: NodeReport[];
+  /** The message's slots that hold words, and those of them that have a node on this size. */
+  slots: string[];
+  shown: string[];
   left_out: LeftOut[];
   findings: Finding[];
 }
@@ -41,9 +45,17 @@ export function reportOf(layout: Layout): LayoutReport {
     floor: round(layout.floor),
     via: layout.via,
     nodes: layout.placed.map((item, index) => nodeReport(layout, item, index)),
+    slots: wordSlots(layout.resolved.piece),
+    shown: shownOn(layout),
     left_out: layout.leftOut,
     findings: check(layout).map(roundFinding),
   };
+}
+
+/** The slots whose words stand on a size. */
+export function shownOn({ placed, resolved }: Layout): string[] {
+  const ids = new Set(placed.map(({ node }) => node.id));
+  return shownSlots(resolved.piece, (id) => ids.has(id));
 }
 
 function nodeReport(layout: Layout, item: Layout["placed"][number], index: number): NodeReport {
@@ -58,12 +70,18 @@ function nodeReport(layout: Layout, item: Layout["placed"][number], index: numbe
     ink: roundBox(inkOf(item)),
     ...(turn === 0 ? {} : { turn }),
     ...(text
-      ? { fontSize: round(text.set.size), lines: text.set.lines.map((l) => l.shaped.text) }
+      ? {
+          fontSize: round(text.set.size),
+          lines: text.set.lines.map(({ shaped }) => readable(shaped.text)),
+        }
       : {}),
     ...(contrast === undefined ? {} : { contrast: round(contrast) }),
     ...(crop ? { crop: roundBox(crop) } : {}),
   };
 }
+
+/** Without the signs that only say where a word may be broken. */
+const readable = (line: string): string => line.replace(/[\u00ad\u200b]/g, "");
 
 const round = (value: number): number => Math.round(value * 100) / 100;
 

@@ -1,7 +1,8 @@
 import { area, contains, inset, intersect, overlaps, type Box } from "../geometry";
 import { focusInFrame, focusShown } from "../picture";
 import { cssPerPixel } from "../placements";
-import type { Layout, Placed } from "../refit";
+import { leastWidthOf } from "../brand";
+import { clearSpace, logoInk, type Layout, type Placed } from "../refit";
 import type { Finding } from "./finding";
 import { inkOf, named } from "./ink";
 
@@ -124,7 +125,7 @@ function checkSubjects({ placed }: Layout): Finding[] {
 /** Roles that a size is ruled by. */
 export const RULING: ReadonlySet<string> = new Set(["headline", "quote", "figure"]);
 /** Set large on purpose, or apart from the reading. */
-const ASIDE = new Set(["price", "badge", ...RULING]);
+const ASIDE = new Set(["price", "badge", "logo", ...RULING]);
 
 /** The headline is the largest, and support is at least as large as what is read after it. */
 function checkOrder({ placed }: Layout): Finding[] {
@@ -156,27 +157,21 @@ function checkOrder({ placed }: Layout): Finding[] {
   ];
 }
 
-/** A logo has its clear space, its least width and its own shape. */
+/** A logo has its clear space, its least width and its own shape; a plate of its own is clear space too. */
 function checkLogos(layout: Layout): Finding[] {
   return layout.placed.flatMap((item) => {
     if (!item.logo) return [];
-    const { clear, leastWidth } = item.logo.logo;
-    const width = item.box.width * cssPerPixel(layout.placement);
-    const around = inset(item.box, -clear * item.box.height);
+    const ink = logoInk(item);
+    const width = ink.width * cssPerPixel(layout.placement);
+    const needed = leastWidthOf(item.logo.logo, ink.width / ink.height);
+    const around = inset(item.box, -clearSpace(item));
     const near = layout.placed.find(
       (other) =>
         other !== item && isSolid(other) && !belongs(item, other) && overlaps(around, inkOf(other)),
     );
     return [
-      ...(width < 0.98 * leastWidth
-        ? [
-            {
-              ...must("logo-small", item),
-              measured: width,
-              needed: leastWidth,
-              unit: "css-px" as const,
-            },
-          ]
+      ...(width < 0.98 * needed
+        ? [{ ...must("logo-small", item), measured: width, needed, unit: "css-px" as const }]
         : []),
       ...(near ? [{ ...must("logo-crowded", item), about: near.node.id }] : []),
     ];

@@ -76,9 +76,17 @@ const wordings: Record<Finding["code"], (finding: Finding, who: string) => Wordi
     title: "The picture is too small here",
     text: `It has ${number(measured)} % of the pixels that this size shows, so it looks soft. A larger copy helps.`,
   }),
-  "left-out": (_finding, who) => ({
-    title: `${who} is left out here`,
-    text: "There is no room for it at a readable size.",
+  "left-out": ({ about }, who) => ({
+    title: about ? `Without ${about}` : `${who} is left out here`,
+    text: "There is no room for it at a readable size. Fewer words, or another layout, make room.",
+  }),
+  "logo-left-out": () => ({
+    title: "Without the logo",
+    text: "There is no room for the logo or the brand's name at a size that can be read.",
+  }),
+  "on-no-size": ({ about }) => ({
+    title: `The ${about ?? "slot"} stands on no size`,
+    text: "These words are in the message, but no size has room for them. Shorten the others, take these out, or add a larger size.",
   }),
   "always-left-out": (_finding, who) => ({
     title: `${who} does not fit`,

@@ -1,9 +1,11 @@
 import {
   between,
   box,
+  centre,
   contains,
   inset,
   overlaps,
+  right,
   scaleBox,
   TOLERANCE,
   type Box,
@@ -11,11 +13,13 @@ import {
 import { platePad } from "./block";
 import { cropTo } from "../picture";
 import type { LogoNode, ResolvedNode, TextNode } from "../resolve";
-import { logoFor } from "../brand";
-import { groundBehind } from "./ground";
+import { groundBehind, standsOnPicture } from "./ground";
+import { logoIn } from "./logo";
 import type { Placed } from "./layout";
+import { isDisplay } from "./parts";
+import { luminance } from "../colour";
 import type { Stage } from "./stage";
-import { setAt, setToFit, type SetText } from "../type";
+import { setInColumns, setToFit, type SetText } from "../type";
 
 /** How far the shape of the frame may differ from the lead's for its arrangement to be used as it is. */
 const SAME_SHAPE = 0.03;
@@ -28,7 +32,7 @@ export function asArranged(stage: Stage): Placed[] | undefined {
   const { frame, lead } = stage;
   const scale = frame.width / lead.width;
   const shape = frame.height / frame.width / (lead.height / lead.width);
-  if (Math.abs(shape - 1) > SAME_SHAPE) return undefined;
+  if (Math.abs(shape - 1) > SAME_SHAPE || !isWhole(stage)) return undefined;
   const placed: Placed[] = [];
   for (const node of stage.resolved.nodes) {
     const target = node.fixed ?? scaleBox(node.box, scale);
@@ -42,6 +46,18 @@ export function asArranged(stage: Stage): Placed[] | undefined {
   const hole = placed.some((item) => leavesHole(item, scale));
   return !hole && holds(stage, placed) ? placed : undefined;
 }
+
+/**
+ * What was composed is what there is to show: nothing has come that has no place there, and nothing that had one has
+ * become empty and would leave a hole.
+ */
+const isWhole = ({ resolved: { nodes, absent, piece } }: Stage): boolean => {
+  const emptied = new Set(absent.filter(({ why }) => why === "empty").map(({ id }) => id));
+  return (
+    nodes.every(({ unplaced }) => !unplaced) &&
+    piece.arrangement.every(({ id, unplaced, slot }) => unplaced || !slot || !emptied.has(id))
+  );
+};
 
 const isLead = ({ placement, resolved }: Stage): boolean => placement.id === resolved.piece.lead;
 
@@ -103,7 +119,7 @@ function setInBox(stage: Stage, node: TextNode, room: Box, wanted: number): SetT
   const fit = { width, height, max: wanted, mostLines: 12 };
   const asSized = display
     ? setToFit(paragraph, { ...fit, min: wanted - TINY })
-    : setAt(paragraph, wanted, width);
+    : setInColumns(paragraph, wanted, width, node.columns);
   const byHand = isLead(stage) || node.fixed !== undefined;
   // What a person set below the floor is kept and preflight says so; elsewhere it is laid out anew.
   const min = byHand ? Math.min(stage.floor, wanted) : stage.floor;
@@ -116,9 +132,6 @@ function setInBox(stage: Stage, node: TextNode, room: Box, wanted: number): SetT
 }
 
 const TINY = 1e-6;
-
-/** Type set this tight is to be looked at rather than read. */
-export const isDisplay = ({ paragraph }: TextNode): boolean => paragraph.style.leading < 1.15;
 
 /** A plate behind a block is the node's box; plates behind lines, like plain text, go with the ink. */
 const plateOf = ({ plate }: TextNode, target: Box, around: Box): Box =>
@@ -158,19 +171,19 @@ function placeLogo(
   target: Box,
   behind: Placed[],
 ): Placed | undefined {
-  const ground = groundBehind(target, behind, stage.resolved.palette.backdrop).mean;
-  const wanted =
-    logoFor(stage.resolved.brand, "full", ground) ?? logoFor(stage.resolved.brand, "mark", ground);
-  const version = node.versions.find(({ logo }) => logo === wanted);
-  if (!version) return undefined;
-  const ratio = version.file.width / version.file.height;
-  const height = Math.min(target.height, target.width / ratio);
-  return {
-    node,
-    box: box(target.x, target.y, height * ratio, height),
-    logo: version,
-    turn: node.turn,
-  };
+  // A name that stands for a logo is words: on a picture it is coloured for the veil, as they are.
+  const onVeil = node.versions.length === 0 && standsOnPicture(target, behind);
+  const ground = onVeil
+    ? luminance(stage.ground)
+    : groundBehind(target, behind, stage.resolved.palette.backdrop).mean;
+  const block = logoIn(stage, node, ground, target) ?? logoIn(stage, node, ground, stage.kept);
+  if (!block) return undefined;
+  // A logo of another shape than the one it was drawn for keeps the middle of its line, and the margin it stands at.
+  const atRight = !node.fixed && centre(target).x > centre(stage.frame).x;
+  const x = atRight ? right(target) - block.width : target.x;
+  const y = node.fixed ? target.y : centre(target).y - block.height / 2;
+  const [item] = block.place(x, y);
+  return item && { ...item, turn: node.turn };
 }
 
 /** What sits on a turned shape turns with it, about that shape's centre. */

@@ -2,6 +2,7 @@ import { bottom, box, centre, contains, inset, overlaps, right, type Box } from 
 import type { TextNode } from "../resolve";
 import { stack, textBlock, type Block } from "./block";
 import type { Placed } from "./layout";
+import { clearSpace } from "./logo";
 import type { Badge } from "./parts";
 import { setAt, setToFit } from "../type";
 import type { Stage } from "./stage";
@@ -20,21 +21,21 @@ const TRIES = [
 const STEPS = 16;
 
 /**
- * Puts a badge where it is free: clear of every word, off the picture's focus, inside the safe area.
+ * Puts a badge where it is free: clear of every word, off the pictures' subjects, inside the safe area.
  * It prefers to be large, to sit on the ornament, and to stand to the right, where the reading ends.
  */
 export function placeBadge(
   stage: Stage,
   badge: Badge,
   others: Placed[],
-  focus: Box | undefined,
+  subjects: readonly Box[],
   ornament: Box | undefined,
 ): Placed[] | undefined {
   const turn = badge.plate.turn;
   const most = 0.86 * Math.min(stage.badgeArea.height, stage.badgeArea.width);
   const obstacles = [
-    ...others.map((item) => inset(item.box, -0.6 * stage.unit)),
-    ...(focus ? [focus] : []),
+    ...others.map((item) => inset(item.box, -Math.max(0.6 * stage.unit, clearSpace(item)))),
+    ...subjects.map((subject) => inset(subject, -1)),
   ];
   for (const { share, lines } of TRIES) {
     const diameter = Math.min(share * stage.extent, most);
@@ -110,12 +111,13 @@ function bestSpot(
   return best?.spot;
 }
 
-/** Room around it counts most, up to a third of its size; then the ornament, then the right-hand side. */
+/** Room around it counts most, up to a third of its size; then the ornament, then where reading ends. */
 function scoreOf(spot: Box, safe: Box, obstacles: Box[], ornament: Box | undefined): number {
   const clear = Math.min(...obstacles.map((o) => distance(spot, o)), spot.width / 3) / spot.width;
   const onOrnament = ornament && overlaps(spot, ornament) ? 1 - offCentre(spot, ornament) : 0;
   const toTheRight = (centre(spot).x - safe.x) / safe.width;
-  return 2 * clear + 0.8 * onOrnament + 0.5 * toTheRight;
+  const down = (centre(spot).y - safe.y) / safe.height;
+  return 2 * clear + 0.8 * onOrnament + 0.5 * toTheRight + 0.5 * down;
 }
 
 function distance(a: Box, b: Box): number {

@@ -1,9 +1,10 @@
-import { between } from "../geometry";
+import { between, type Box } from "../geometry";
+import { BADGE_SHARE } from "./badge";
 import type { Block } from "./block";
 import type { Draft } from "./draft";
 import { groupGap } from "./gaps";
 import { hasMedia, type Parts } from "./parts";
-import { belongsToEdge } from "./ornament";
+import { belongsToEdge, emblemBehind, isEmblem } from "./ornament";
 import { TEXT_ALONE, type Stage } from "./stage";
 import {
   detailsBlock,
@@ -14,8 +15,11 @@ import {
   twoColumns,
   withoutLast,
   wordLayouts,
+  type WordLayout,
   type WordRoom,
 } from "./words";
+import { signedLayouts } from "./signed";
+import { wideLayouts } from "./wide";
 import { stack } from "./block";
 
 /** Shares of the frame's height that a picture may take. */
@@ -139,30 +143,89 @@ function topOf(room: WordRoom, usesLast: boolean): Block | undefined {
 /** Where nothing but words is there, they need not stay as small as beside a picture. */
 const LARGER = [TEXT_ALONE, 1.25, 1];
 
-const pairsOf = <A, B>(some: readonly A[], others: readonly B[]): [A, B][] =>
-  some.flatMap((one) => others.map((other): [A, B] => [one, other]));
-
 /** No picture at all: words from the top, the foot at the bottom, the space in between one calm area. */
 export function* wordsAlone(stage: Stage, parts: Parts, size: number): Generator<Draft> {
-  const { photos: _photos, ornament: _ornament, ...rest } = parts;
-  const bare: Parts = { ...rest, photos: [] };
-  const alone = !hasMedia(parts);
-  const { field } = stage;
-  const layouts = [wordLayouts["head and foot"], wordLayouts.stack, twoColumns];
-  for (const [layout, times] of pairsOf(layouts, alone ? LARGER : [1])) {
-    const block = layout(roomIn(stage, bare, field, times * size));
-    if (!block) continue;
-    const free = field.height - block.height;
+  const { photos: _photos, ornament, ...rest } = parts;
+  const behind = ornament && isEmblem(ornament) ? emblemBehind(stage, ornament) : undefined;
+  const bare: Parts = { ...rest, photos: [], ...(behind && ornament ? { ornament } : {}) };
+  const alone = behind !== undefined || !hasMedia(parts);
+  const align = stage.align === 0.5 ? 0.5 : 0;
+  for (const { block, region } of blocksAlone(stage, bare, size, alone)) {
     // A few words in a large field stand a little above its middle.
-    const y = field.y + free * (layout === twoColumns ? 0.5 : 0.4);
+    const y = region.y + (region.height - block.height) * (stage.isWide ? 0.5 : 0.4);
     yield {
       via: "words alone",
       parts: bare,
-      words: block.place(
-        field.x + (stage.align === 0.5 ? 0.5 : 0) * (field.width - block.width),
-        y,
-      ),
+      words: block.place(region.x + align * (region.width - block.width), y),
+      ...(behind ? { behind } : {}),
       change: alone ? 0 : 2.5,
     };
   }
 }
+
+/** The words in every layout: with the largest text that fits, and with one that leaves more to the headline. */
+function* blocksAlone(
+  stage: Stage,
+  parts: Parts,
+  size: number,
+  alone: boolean,
+): Generator<{ block: Block; region: Box }> {
+  const { field } = stage;
+  const sizes = alone && !stage.tight && size <= stage.unit ? LARGER : [1];
+  const fields = parts.badge ? [field, besideBadge(stage)] : [field];
+  for (const layout of layoutsAlone(stage, alone)) {
+    let found = 0;
+    for (const times of sizes) {
+      if (found === TRIED && !parts.badge) break;
+      for (const region of fields) {
+        const room = roomIn(stage, parts, region, times * size);
+        const plain = layout(room);
+        if (!plain) continue;
+        found++;
+        yield { block: plain, region };
+        const bold = alone && BOLD.has(layout) ? layout({ ...room, bold: true }) : undefined;
+        if (bold) yield { block: bold, region };
+      }
+    }
+  }
+}
+
+function layoutsAlone(stage: Stage, alone: boolean): readonly WordLayout[] {
+  if (!alone) return FEW;
+  if (stage.isWide) return WIDE;
+  return stage.ratio < TOWER ? TALL : UPRIGHT;
+}
+
+/** What a badge of its usual size leaves of the field: beside it in a wide frame, above it in any other. */
+function besideBadge({ field, extent, unit, isWide }: Stage): Box {
+  const taken = BADGE_SHARE * extent + 2 * unit;
+  return isWide
+    ? { ...field, width: Math.max(0, field.width - taken) }
+    : { ...field, height: Math.max(0, field.height - taken) };
+}
+
+/** So many sizes of text are tried in each layout of words that stand alone; all where a badge needs room too. */
+const TRIED = 2;
+
+const WIDE: readonly WordLayout[] = [...Object.values(wordLayouts), ...Object.values(wideLayouts)];
+const UPRIGHT: readonly WordLayout[] = [
+  ...Object.values(wordLayouts),
+  ...Object.values(signedLayouts),
+];
+/** Where a picture would be left out for it, words alone are a last resort. */
+const FEW: readonly WordLayout[] = [
+  wordLayouts["head and foot"],
+  wordLayouts.stack,
+  wideLayouts["beside the headline"],
+];
+/** Two columns in a tower are too narrow to be read. */
+const TALL = UPRIGHT.filter(
+  (layout) => layout !== twoColumns && layout !== signedLayouts["signed above, two columns"],
+);
+/** In upright frames a headline of uneven lines may be far larger. */
+const BOLD: ReadonlySet<WordLayout> = new Set([
+  wordLayouts.stack,
+  wordLayouts["head and foot"],
+  signedLayouts["signed above"],
+  signedLayouts["signed above, head and foot"],
+]);

@@ -1,5 +1,5 @@
 import { box } from "../geometry";
-import type { LogoNode, LogoVersion, TextNode } from "../resolve";
+import type { TextNode } from "../resolve";
 import { lastBaseline, type SetText } from "../type";
 import type { Placed } from "./layout";
 
@@ -9,6 +9,8 @@ export interface Block {
   height: number;
   /** The line on which it stands, below its top; its bottom when it has no words. */
   baseline: number;
+  /** The room that it must keep round itself, as a logo does. */
+  clear?: number;
   /** Of lines of text: their size, and the first baseline below the top. */
   lines?: { size: number; first: number };
   place(x: number, y: number): Placed[];
@@ -51,16 +53,6 @@ export function buttonBlock(node: TextNode, set: SetText): Block {
   };
 }
 
-export function logoBlock(node: LogoNode, logo: LogoVersion, height: number): Block {
-  const width = (height * logo.file.width) / logo.file.height;
-  return {
-    width,
-    height,
-    baseline: height,
-    place: (x, y) => [{ node, box: box(x, y, width, height), logo, turn: 0 }],
-  };
-}
-
 /**
  * One under the other on a shared left edge, or about a shared middle with `align` ½; `gaps[i]` stands between
  * block i and the next.
@@ -70,7 +62,8 @@ export function stack(blocks: Block[], gaps: number[], align = 0): Block {
   let height = 0;
   blocks.forEach((block, index) => {
     tops.push(height);
-    height += block.height + (index < blocks.length - 1 ? gaps[index]! : 0);
+    const next = blocks[index + 1];
+    height += block.height + (next ? clearGap(block, next, gaps[index]!) : 0);
   });
   const last = blocks.at(-1);
   const width = Math.max(0, ...blocks.map((block) => block.width));
@@ -78,6 +71,7 @@ export function stack(blocks: Block[], gaps: number[], align = 0): Block {
     width,
     height,
     baseline: last ? tops.at(-1)! + last.baseline : 0,
+    ...clearOf(blocks),
     place: (x, y) =>
       blocks.flatMap((block, index) =>
         block.place(x + align * (width - block.width), y + tops[index]!),
@@ -85,19 +79,54 @@ export function stack(blocks: Block[], gaps: number[], align = 0): Block {
   };
 }
 
+/** What stands between two blocks: the wanted gap, or more where one of them keeps more room. */
+const clearGap = (a: Block, b: Block, gap: number): number =>
+  Math.max(gap, CLEAR_SLACK * (a.clear ?? 0), CLEAR_SLACK * (b.clear ?? 0));
+
+/** A hair more than is asked for. */
+const CLEAR_SLACK = 1.02;
+
+const clearOf = (blocks: readonly Block[]): Pick<Block, "clear"> => {
+  const clear = Math.max(0, ...blocks.map((block) => block.clear ?? 0));
+  return clear > 0 ? { clear } : {};
+};
+
+/** One beside the other on one baseline. */
+export function onOneLine(left: Block, right: Block, gap: number): Block {
+  const baseline = Math.max(left.baseline, right.baseline);
+  const [down, drop] = [baseline - left.baseline, baseline - right.baseline];
+  const [a, b] = [left.lines, right.lines];
+  return {
+    width: left.width + gap + right.width,
+    height: Math.max(down + left.height, drop + right.height),
+    baseline,
+    ...(a && b
+      ? {
+          lines: {
+            size: Math.max(a.size, b.size),
+            first: Math.max(down + a.first, drop + b.first),
+          },
+        }
+      : {}),
+    place: (x, y) => [...left.place(x, y + down), ...right.place(x + left.width + gap, y + drop)],
+  };
+}
+
 /** One beside the other, about one centre line. */
 export function abreast(left: Block, right: Block, gap: number): Block {
-  return ends(left, right, left.width + gap + right.width, gap)!;
+  const between = clearGap(left, right, gap);
+  return ends(left, right, left.width + between + right.width, between)!;
 }
 
 /** Left and right at the two margins of a row, on one centre line. Undefined when they would touch. */
 export function ends(left: Block, right: Block, width: number, gap: number): Block | undefined {
-  if (left.width + gap + right.width > width) return undefined;
+  if (left.width + clearGap(left, right, gap) + right.width > width) return undefined;
   const height = Math.max(left.height, right.height);
   return {
     width,
     height,
     baseline: height,
+    ...clearOf([left, right]),
     place: (x, y) => [
       ...left.place(x, y + (height - left.height) / 2),
       ...right.place(x + width - right.width, y + (height - right.height) / 2),
@@ -139,7 +168,7 @@ export function topAndBottom(
   height: number,
   gap: number,
 ): Block | undefined {
-  if (top.height + gap + foot.height > height) return undefined;
+  if (top.height + clearGap(top, foot, gap) + foot.height > height) return undefined;
   return {
     width: Math.max(top.width, foot.width),
     height,

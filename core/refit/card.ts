@@ -80,6 +80,7 @@ function parted(parts: Parts, plate: ShapeNode): Record<"inside" | "outside", Pa
       ...rest,
       above: items(rest.above),
       details: items(rest.details),
+      sender: rest.sender.filter((node) => isOn(node) === wanted),
       ...(headline && fits(headline) ? { headline } : {}),
       ...(cta && fits(cta) ? { cta } : {}),
       ...(logo && fits(logo) ? { logo } : {}),
@@ -88,8 +89,8 @@ function parted(parts: Parts, plate: ShapeNode): Record<"inside" | "outside", Pa
   return { inside: pick(true), outside: pick(false) };
 }
 
-const isEmpty = ({ above, headline, details, cta, logo }: Parts): boolean =>
-  above.length === 0 && details.length === 0 && !headline && !cta && !logo;
+const isEmpty = ({ above, headline, details, cta, logo, sender }: Parts): boolean =>
+  [above, details, sender].every((all) => all.length === 0) && !headline && !cta && !logo;
 
 const footsOf = (outside: Parts): (WordLayout | undefined)[] =>
   isEmpty(outside) ? [undefined] : [wordLayouts["foot line"], wordLayouts.stack];

@@ -2,10 +2,18 @@ import { between, bottom, right, type Box } from "../geometry";
 import type { Draft } from "./draft";
 import { hasMedia, type Parts } from "./parts";
 import type { Stage } from "./stage";
+import { wideLayouts } from "./wide";
 import { roomIn, wordLayouts } from "./words";
 
 /** Shares of the frame's width that the words may take. */
-const SHARES = [0.38, 0.44, 0.5, 0.56, 0.64];
+const SHARES = [0.38, 0.46, 0.54, 0.64, 0.76];
+/** From this share on, words may stand in columns of their own. */
+const LEAST_BESIDE = 0.6;
+const LEFT = ["left"] as const;
+const BOTH = ["left", "right"] as const;
+const layouts = { ...wordLayouts, ...wideLayouts };
+const NARROW = ["head and foot", "stack"] as const;
+const BROAD = [...NARROW, "two columns", "beside the headline"] as const;
 
 /** In a frame wider than this, a strip does better. */
 const MOST_RATIO = 4.2;
@@ -15,30 +23,30 @@ const LEAST_MEDIA = 0.18;
 /** Rows become columns: words on one side, the picture bleeding off the three other edges. */
 export function* columns(stage: Stage, parts: Parts, size: number): Generator<Draft> {
   const { kept, frame } = stage;
-  if (!hasMedia(parts) || frame.width > MOST_RATIO * frame.height) return;
+  if (!isForColumns(stage, parts)) return;
   // Words that a crop pushes far in from the left leave a hole there, which a picture fills.
   const indented = kept.x > 0.16 * frame.width;
+  /** A wider region that gives the same block gives nothing new. */
+  const widths = new Set<number>();
   for (const share of SHARES) {
     const width = Math.min(kept.width, share * frame.width);
     const region = between(kept.x, kept.y, kept.x + width, stage.bottomEdge);
-    for (const name of ["head and foot", "stack"] as const) {
-      const block = wordLayouts[name](roomIn(stage, parts, region, size));
-      if (!block) continue;
-      const y = name === "stack" ? region.y + (region.height - block.height) / 2 : region.y;
+    for (const name of share < LEAST_BESIDE ? NARROW : BROAD) {
+      const block = layouts[name](roomIn(stage, parts, region, size));
+      if (!block || widths.has(block.width)) continue;
+      widths.add(block.width);
+      const y = name !== "head and foot" ? region.y + (region.height - block.height) / 2 : region.y;
       // Reading starts on the left, so words on the right need a reason.
-      for (const side of ["left", "right"] as const) {
+      for (const side of parts.photos.length > 0 || indented ? BOTH : LEFT) {
         const x = side === "left" ? kept.x : right(kept) - block.width;
-        const media =
-          side === "left"
-            ? between(x + block.width + stage.padding, 0, frame.width, frame.height)
-            : between(0, 0, x - stage.padding, frame.height);
+        const media = mediaBeside(stage, side, x, block.width);
         if (media.width < LEAST_MEDIA * frame.width) continue;
         const draft = {
           via: `words ${side} of the picture`,
           parts,
           words: block.place(x, y),
           media,
-          change: (side === "left" ? 1 : 1.5) + (side === "left" && indented ? 1 : 0),
+          change: side === "right" ? 1.5 : indented ? 2 : 1,
         };
         yield draft;
         const standing = onTheFloor(stage, parts, media);
@@ -47,6 +55,20 @@ export function* columns(stage: Stage, parts: Parts, size: number): Generator<Dr
     }
   }
 }
+
+const isForColumns = ({ frame }: Stage, parts: Parts): boolean =>
+  hasMedia(parts) && frame.width <= MOST_RATIO * frame.height;
+
+/** What words of that width leave on their other side, up to the frame's edges. */
+const mediaBeside = (
+  { frame, padding }: Stage,
+  side: "left" | "right",
+  x: number,
+  width: number,
+): Box =>
+  side === "left"
+    ? between(x + width + padding, 0, frame.width, frame.height)
+    : between(0, 0, x - padding, frame.height);
 
 /** A standing picture is at least this share of the frame's height. */
 const LEAST_STANDING = 0.56;

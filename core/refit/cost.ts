@@ -1,10 +1,11 @@
-import { area, intersect, type Box } from "../geometry";
+import { area, box, intersect, type Box } from "../geometry";
 import { focusShown } from "../picture";
 import type { Draft } from "./draft";
 import type { CostTerms, Placed } from "./layout";
 import { BADGE_SHARE } from "./badge";
 import { photoFocus } from "./media";
-import { droppable, hasMedia, nodesOf, type Parts } from "./parts";
+import { allNodes, hasMedia, nodesOf, type Parts } from "./parts";
+import type { ResolvedNode } from "../resolve";
 import { TEXT_ALONE, type Stage } from "./stage";
 
 /*
@@ -15,8 +16,6 @@ import { TEXT_ALONE, type Stage } from "./stage";
  * Overlap, legibility and alignment are no terms: a draft that would break them is not made at all.
  */
 
-/** What it costs to leave a node out, by its importance 1..5. Our own weighing, set by eye. */
-const LEFT_OUT = [0, 0.3, 0.42, 0.8, 1.3, 6] as const;
 /** A ruling headline inks its bounding box over this share of the frame. Common practice: about half the weight. */
 const RULING_SHARE = 0.15;
 const RULING_SHARE_ALONE = 0.34;
@@ -41,14 +40,9 @@ export class Costing {
   constructor(
     private readonly stage: Stage,
     all: Parts,
+    worth: (node: ResolvedNode) => number,
   ) {
-    const inBadge = all.badge?.inside ?? [];
-    const others = [...droppable(all, new Set()).flat(), ...inBadge];
-    const weights = new Map(others.map((node) => [node.id, LEFT_OUT[node.importance]! as number]));
-    // Nobody presses a profile picture.
-    if (all.cta && stage.placement.use === "profile") weights.set(all.cta.id, 0);
-    if (all.headline) weights.set(all.headline.id, LEFT_OUT[5]);
-    this.weights = weights;
+    this.weights = new Map(allNodes(all).map((node) => [node.id, worth(node)]));
     const sizes = all.details
       .flatMap(nodesOf)
       .map((node) => (node.type === "text" ? (node.size ?? 0) : 0));
@@ -120,12 +114,12 @@ function smallText(stage: Stage, words: Placed[], headline: Placed | undefined):
   const timid = hasMedia(stage.parts)
     ? 0
     : 0.3 * Math.max(0, 1 - least / (TEXT_ALONE * stage.unit));
-  return 1.2 * Math.max(0, 1 - least / stage.composedText) + timid;
+  return 3.2 * Math.max(0, 1 - least / stage.composedText) + timid;
 }
 
 /** Words that were composed on a picture belong there, and those of a card on the card: it is what one remembers. */
 const OFF_PICTURE = 4;
-const OFF_CARD = 12;
+const OFF_CARD = 30;
 
 function offItsGround({ parts, over, plate }: Draft): number {
   if (over || plate) return 0;
@@ -178,8 +172,13 @@ function badgeCost(stage: Stage, placed: Placed[]): number {
 
 function jump(placed: Placed[], headline: Placed | undefined, composedJump: number): number {
   const size = headline?.text?.set.size ?? 0;
+  const badge = placed.find(({ node }) => node.role === "badge")?.node.id;
   const plain = placed.filter(
-    (item) => item.text && item !== headline && item.node.role !== "price",
+    (item) =>
+      item.text &&
+      item !== headline &&
+      item.node.role !== "price" &&
+      (badge === undefined || item.node.on !== badge),
   );
   const largest = Math.max(0, ...plain.map((item) => item.text!.set.size));
   const ratio = size / largest;
@@ -201,14 +200,26 @@ function mediaCost(stage: Stage, draft: Draft, isPhoto: boolean): number {
   );
 }
 
-/** The share of the usable area that neither words nor pictures take, beyond the third that is air. */
+/** A field with nothing on it within this share of the frame's usable sides is empty. */
+const NEAR = 1 / 24;
+/** Of the usable area, what content reaches at the least; the rest is air. Common practice. */
+const REACHED = 0.8;
+
+/** The share of the usable area that nothing reaches, beyond the fifth that is air. */
 function emptiness(stage: Stage, placed: Placed[]): number {
-  const covered = placed
-    .filter((item) => item.node.role !== "backdrop")
-    .map((item) => intersect(item.box, stage.safe));
-  const share = coverage(covered, stage.safe);
-  return 1.2 * Math.max(0, 0.67 - share);
+  const { safe } = stage;
+  const [dx, dy] = [NEAR * safe.width, NEAR * safe.height];
+  const reached = placed
+    .filter(({ node, box: at }) => !isGround(stage, node.role, at))
+    .map(({ box: at }) =>
+      intersect(box(at.x - dx, at.y - dy, at.width + 2 * dx, at.height + 2 * dy), safe),
+    );
+  return 1.6 * Math.max(0, REACHED - coverage(reached, safe));
 }
+
+/** What fills the frame is the ground of all; a smaller plate is a card, which is seen. */
+const isGround = ({ frame }: Stage, role: string, at: Box): boolean =>
+  role === "backdrop" || (role === "plate" && area(at) > 0.9 * area(frame));
 
 /** The share of `frame` under any of the boxes, by a coarse grid; exact areas are not needed here. */
 function coverage(boxes: Box[], frame: Box): number {

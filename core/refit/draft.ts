@@ -10,6 +10,8 @@ export interface Draft {
   media?: Box;
   /** Ground below the words that an ornament fills too. */
   mediaAlso?: Box;
+  /** Where the brand's mark stands behind the words. */
+  behind?: Box;
   /** The words stand on the picture, which fills the media area. */
   over?: boolean;
   /** The area of the words' own plate. */

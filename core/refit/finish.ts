@@ -1,7 +1,6 @@
 import { luminanceContrast } from "../colour";
 import {
   area,
-  between,
   bottom,
   box,
   contains,
@@ -9,6 +8,7 @@ import {
   intersect,
   overlaps,
   right,
+  type Box,
 } from "../geometry";
 import { toneOf } from "../picture";
 import { placeBadge } from "./badge";
@@ -17,7 +17,7 @@ import { inPicture } from "./ground";
 import type { Placed } from "./layout";
 import { photoFocus, placeMedia } from "./media";
 import type { Stage } from "./stage";
-import { logoOn } from "./words";
+import { clearSpace, logoIn } from "./logo";
 
 /** The ground under a logo on a picture: no busier than this (spread of grey values, 0..1). Our own measure. */
 const CALM = 0.06;
@@ -30,19 +30,27 @@ export function finish(stage: Stage, draft: Draft): Placed[] | undefined {
   const words = [...draft.words];
   if (draft.logoOnMedia) {
     const logo = logoOnPicture(stage, draft, media);
-    const near = ({ box: at, logo: version }: Placed) =>
-      inset(at, -(version?.logo.clear ?? 0) * at.height);
+    const near = (item: Placed) => inset(item.box, -clearSpace(item));
     if (!logo || logo.some((item) => words.some(({ box: at }) => overlaps(at, near(item)))))
       return undefined;
     words.push(...logo);
   }
   const { badge, ornament } = draft.parts;
-  const photo = media.find((item) => item.node.type === "picture");
-  const focus = photo && photoFocus(photo);
+  const subjects = media.flatMap((item) => photoFocus(item) ?? []);
   const band = ornament && media.find((item) => item.node === ornament)?.box;
-  const placedBadge = badge ? (placeBadge(stage, badge, words, focus, band) ?? []) : [];
-  return [...panel(stage, draft), ...media, ...plate(draft), ...words, ...placedBadge];
+  const placedBadge = badge ? (placeBadge(stage, badge, words, subjects, band) ?? []) : [];
+  return [
+    ...panel(stage, draft),
+    ...emblem(draft),
+    ...media,
+    ...plate(draft),
+    ...words,
+    ...placedBadge,
+  ];
 }
+
+const emblem = ({ parts, behind }: Draft): Placed[] =>
+  parts.ornament && behind ? [{ node: parts.ornament, box: behind, turn: 0 }] : [];
 
 /** A picture narrower than this, in sizes of the text, is a sliver. */
 const LEAST_PICTURE = 2;
@@ -81,24 +89,24 @@ function trySpot(
   const room = intersect(draft.over ? stage.field : stage.kept, item.box);
   if (area(room) === 0) return undefined;
   for (const guess of [1, 0]) {
-    const block = logoOn(stage, draft.parts, guess, 0.5 * room.width);
+    const sign = draft.parts.logo;
+    const block = sign && logoIn(stage, sign, guess, { width: 0.5 * room.width });
     if (!block) return undefined;
     const x = corner === "left" ? room.x : right(room) - block.width;
     const spot = box(x, room.y, block.width, block.height);
     if (!contains(room, spot) || bottom(spot) > bottom(room) - 0.5 * stage.unit) return undefined;
     const subject = photoFocus(item);
     if (subject && overlaps(subject, spot)) return undefined;
-    const around = between(
-      spot.x - 0.3 * block.height,
-      spot.y - 0.3 * block.height,
-      right(spot) + 0.3 * block.height,
-      bottom(spot) + 0.3 * block.height,
-    );
-    const tone = toneOf(node.file, inPicture(around, item.box, crop), node.adjust);
-    const isLight = guess === 1;
-    const worst = isLight ? tone.darkest : tone.lightest;
-    const ink = isLight ? 0.02 : 0.85;
-    if (tone.busy <= CALM && luminanceContrast(worst, ink) >= 3) return block.place(spot.x, spot.y);
+    if (isCalm(item, spot, guess === 1)) return block.place(spot.x, spot.y);
   }
   return undefined;
+}
+
+/** Whether a picture is calm around a spot, and far enough from the ink of a logo that is made for light or dark grounds. */
+function isCalm({ node, box: at, crop }: Placed, spot: Box, isLight: boolean): boolean {
+  if (node.type !== "picture" || !crop) return false;
+  const around = inset(spot, -0.3 * spot.height);
+  const tone = toneOf(node.file, inPicture(around, at, crop), node.adjust);
+  const [worst, ink] = isLight ? [tone.darkest, 0.02] : [tone.lightest, 0.85];
+  return tone.busy <= CALM && luminanceContrast(worst, ink) >= 3;
 }

@@ -24,7 +24,13 @@ interface Room {
 }
 
 /** Between groups. */
-export const groupGap = ({ stage, size }: Room): number => (isLow(stage) ? 1 : 2) * size;
+export const groupGap = ({ stage, size }: Room): number =>
+  (stage.tight ? 0.8 : isLow(stage) ? 1 : 2) * size;
 
 /** From baseline to baseline of items of one size: even, whatever letters hang below or stand above. */
-export const baselineStep = ({ stage, size }: Room): number => (isLow(stage) ? 1.4 : 1.6) * size;
+export const baselineStep = ({ stage, size }: Room): number =>
+  (stage.tight ? 1.32 : isLow(stage) ? 1.4 : 1.5) * size;
+
+/** What stands between unlike things of one column beyond that step, so that near means together. */
+export const apartStep = ({ stage, size }: Room): number =>
+  (stage.tight ? 0.35 : isLow(stage) ? 0.5 : 0.9) * size;

@@ -1,5 +1,5 @@
 import { decoded, encoded, luminance, type Hex } from "../colour";
-import { box, contains, type Box } from "../geometry";
+import { box, contains, overlaps, type Box } from "../geometry";
 import { bodyOf } from "../shape";
 import { toneOf, type GroundTone } from "../picture";
 import type { Placed } from "./layout";
@@ -17,8 +17,21 @@ export function groundBehind(target: Box, behind: Placed[], backdrop: Hex): Grou
     return veil && contains(veil.solid, target) ? veiled(tone, veil.hex, veil.alpha) : tone;
   }
   const flat = luminance(ground?.node.type === "shape" ? ground.node.colour : backdrop);
-  return { darkest: flat, mean: flat, lightest: flat, busy: 0 };
+  const marks = behind
+    .slice(ground ? behind.indexOf(ground) + 1 : 0)
+    .filter((item) => isMarkUnder(item, target))
+    .map(({ node }) => luminance(node.type === "shape" ? node.colour : backdrop));
+  return {
+    darkest: Math.min(flat, ...marks),
+    mean: flat,
+    lightest: Math.max(flat, ...marks),
+    busy: 0,
+  };
 }
+
+/** The brand's mark lies under words, so they must read on it too. */
+const isMarkUnder = ({ node, box: at }: Placed, target: Box): boolean =>
+  node.type === "shape" && node.shape.kind === "emblem" && overlaps(at, target);
 
 const groundOf = (target: Box, behind: Placed[]): Placed | undefined =>
   behind.findLast((item) => isGround(item) && contains(covered(item), target));

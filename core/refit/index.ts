@@ -2,3 +2,5 @@ export type { CostTerms, Layout, LeftOut, LeftOutReason, Placed, Veil } from "./
 export { AS_ARRANGED, NOTHING_FITS, refit, type RefitOptions } from "./refit";
 export { recomposed } from "./recompose";
 export { groundBehind } from "./ground";
+export { clearSpace, logoInk } from "./logo";
+export { total } from "./cost";

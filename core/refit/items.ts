@@ -1,9 +1,9 @@
 import { box } from "../geometry";
-import type { CodeNode, IconNode, ResolvedNode, ShapeNode } from "../resolve";
-import { setAt } from "../type";
-import { platePad, stack, textBlock, type Block } from "./block";
-import { baselineStep, GAP } from "./gaps";
-import type { Item, Row } from "./parts";
+import type { CodeNode, IconNode, ResolvedNode, ShapeNode, TextNode } from "../resolve";
+import { setAt, setInColumns, setToFit } from "../type";
+import { onOneLine, platePad, stack, textBlock, type Block } from "./block";
+import { apartStep, baselineStep, GAP } from "./gaps";
+import { groupOf, isDisplay, isList, type Item, type Price, type Row } from "./parts";
 import type { Stage } from "./stage";
 
 /** Where items are set: `size` is the running text's, `width` the measure, in output pixels. */
@@ -33,22 +33,90 @@ export function itemsBlock(
 
 function stackOf(room: ItemRoom, items: readonly Item[], align: number): Block | undefined {
   const start = rowStart(room, items);
-  const sideBySide = allBlocks(items, (item) => itemBlock(room, item, rowBlock(room, start)));
+  const sideBySide = blocksOf(room, items, rowBlock(room, start));
   // Rows are alike: where one does not fit on its line, the cells of all stand one under the other.
   const narrow = room.width < NARROW * room.stage.unit && items.some(({ type }) => type === "row");
-  const blocks =
-    sideBySide ??
-    (narrow ? allBlocks(items, (item) => itemBlock(room, item, stackedCells(room))) : undefined);
+  const blocks = sideBySide ?? (narrow ? blocksOf(room, items, stackedCells(room)) : undefined);
   if (!blocks) return undefined;
-  const gaps = blocks.slice(1).map((block, i) => gapBetween(blocks[i]!, block, room));
-  return stack(blocks, gaps, align);
+  const gaps = blocks.slice(1).map(({ block, group }, i) => {
+    const above = blocks[i]!;
+    return gapBetween(above.block, block, above.group === group, room);
+  });
+  return stack(
+    blocks.map(({ block }) => block),
+    gaps,
+    align,
+  );
 }
 
-function gapBetween(above: Block, below: Block, room: ItemRoom): number {
-  const alike = above.lines && below.lines && above.lines.size === below.lines.size;
-  if (!alike) return GAP.within * room.size;
-  const step = baselineStep({ ...room, size: below.lines!.size });
-  return step - (above.height - above.baseline) - below.lines!.first;
+interface Grouped {
+  block: Block;
+  group: string;
+}
+
+/** A block for each item; facts flow on one line where room is scarce and a line holds them. */
+function blocksOf(
+  room: ItemRoom,
+  items: readonly Item[],
+  ofRow: CellLayout,
+): Grouped[] | undefined {
+  const blocks: Grouped[] = [];
+  for (let i = 0; i < items.length; i++) {
+    const group = groupOf(items[i]!);
+    const facts = room.stage.tight && group === "facts" ? factsFrom(items, i) : [];
+    if (facts.length > 1) {
+      const lines = flowing(room, facts, ofRow);
+      if (!lines) return undefined;
+      blocks.push(...lines.map((block) => ({ block, group })));
+      i += facts.length - 1;
+      continue;
+    }
+    const block = itemBlock(room, items[i]!, ofRow);
+    if (!block) return undefined;
+    blocks.push({ block, group });
+  }
+  return blocks;
+}
+
+function factsFrom(items: readonly Item[], from: number): readonly Item[] {
+  const end = items.findIndex((item, i) => i > from && groupOf(item) !== "facts");
+  return items.slice(from, end < 0 ? undefined : end);
+}
+
+/** Between two facts on one line, in sizes of the text. */
+const FACT_GAP = 1.2;
+
+/** As many of the items on each line as it holds. */
+function flowing(room: ItemRoom, items: readonly Item[], ofRow: CellLayout): Block[] | undefined {
+  const blocks = allBlocks(items, (item) => itemBlock(room, item, ofRow));
+  if (!blocks) return undefined;
+  const gap = FACT_GAP * room.size;
+  const lines: Block[] = [];
+  for (const block of blocks) {
+    const last = lines.at(-1);
+    const fits =
+      last && last.width + gap + block.width <= room.width && isLine(last) && isLine(block);
+    if (fits) lines.splice(-1, 1, onOneLine(last, block, gap));
+    else lines.push(block);
+  }
+  return lines;
+}
+
+/** One line of text, and not a paragraph. */
+const isLine = ({ height, lines }: Block): boolean =>
+  lines !== undefined && height < 1.6 * lines.size;
+
+const AT_ANY_HEIGHT = { height: Infinity, mostLines: 12 } as const;
+/** Between the ink of two lines, in sizes of the larger. */
+const LEAST_GAP = 0.46;
+
+function gapBetween(above: Block, below: Block, together: boolean, room: ItemRoom): number {
+  const more = together ? 0 : apartStep(room);
+  if (!above.lines || !below.lines) return GAP.within * room.size;
+  const larger = Math.max(above.lines.size, below.lines.size);
+  const step = baselineStep({ ...room, size: below.lines.size }) + more;
+  const gap = step - (above.height - above.baseline) - below.lines.first;
+  return Math.max(gap, LEAST_GAP * larger);
 }
 
 function allBlocks(
@@ -73,8 +141,13 @@ function itemBlock(room: ItemRoom, item: Item, ofRow: CellLayout): Block | undef
       const kicker = item.role === "kicker";
       const usual = kicker ? Math.max(stage.floor, KICKER * size) : size;
       const most = kicker ? KICKER_LINES : undefined;
+      const columns = isList(item) ? stage.listColumns : 1;
       const at = (own: number) =>
-        setAt(item.paragraph, own, width - 2 * platePad(item) * own, most);
+        columns > 1
+          ? setInColumns(item.paragraph, own, width, columns)
+          : isDisplay(item) && !most && !item.plate
+            ? setToFit(item.paragraph, { ...AT_ANY_HEIGHT, width, min: own, max: own })
+            : setAt(item.paragraph, own, width - 2 * platePad(item) * own, most);
       const set = at(usual * stage.emphasis(item)) ?? at(usual);
       return set && textBlock(item, set);
     }
@@ -88,8 +161,40 @@ function itemBlock(room: ItemRoom, item: Item, ofRow: CellLayout): Block | undef
       return lineBlock(room, item);
     case "row":
       return ofRow(item);
+    case "price":
+      return priceBlock(room, item);
   }
 }
+
+/** A price among words: its figure larger than they are, and what is said with it beside or under it. */
+const PRICE = 1.7;
+
+function priceBlock({ stage, width, size }: ItemRoom, price: Price): Block | undefined {
+  const { figure } = price;
+  const notes = [price.before, price.after].filter((node) => node !== undefined);
+  const larger = stage.tight ? 1.15 : Math.max(PRICE, stage.emphasis(figure));
+  for (const times of [larger, 1]) {
+    const set = setAt(figure.paragraph, times * size, width, notes.length > 0 ? 1 : undefined);
+    const words = notes.map((node) => setAt(node.paragraph, size, width));
+    if (!set || words.some((one) => one === undefined)) continue;
+    const blockFor = (node: TextNode | undefined) =>
+      node && textBlock(node, words[notes.indexOf(node)]!);
+    const [before, after] = [blockFor(price.before), blockFor(price.after)];
+    const parts = [before, textBlock(figure, set), after].filter((one) => one !== undefined);
+    const gap = PRICE_GAP * size;
+    const line = parts.reduce((left, right) => onOneLine(left, right, gap));
+    if (line.width <= width && parts.every(isLine)) return line;
+    const under = stack(
+      parts,
+      parts.slice(1).map(() => GAP.tight * size),
+    );
+    if (under.width <= width) return { ...under, lines: { size, first: parts[0]!.lines!.first } };
+  }
+  return undefined;
+}
+
+/** Between a price and its note, in sizes of the text. */
+const PRICE_GAP = 0.5;
 
 const solid = (
   node: IconNode | CodeNode | ShapeNode,
@@ -175,9 +280,11 @@ const widthOf = ({ paragraph }: Row["cells"][number]): number => paragraph.natur
 function ownWidth(item: Item): number {
   switch (item.type) {
     case "text":
-      return item.paragraph.naturalWidth(item.paragraph.parts.length > 5 ? 2 : 1);
+      return item.paragraph.naturalWidth(item.paragraph.parts.length > 5 && !isList(item) ? 2 : 1);
     case "icon":
       return ICON;
+    case "price":
+      return item.figure.paragraph.naturalWidth(1) * PRICE;
     case "row":
     case "code":
     case "shape":

@@ -17,6 +17,12 @@ export interface Veil {
   fade: number;
 }
 
+/** A version of a logo as it is shown: in its own colours, filled with one colour, or on a small plate. */
+export interface ShownLogo extends LogoVersion {
+  tint?: Hex;
+  plate?: Hex;
+}
+
 /** A node where it stands on one size. All lengths in output pixels at scale 1. */
 export interface Placed {
   node: ResolvedNode;
@@ -28,7 +34,7 @@ export interface Placed {
   also?: Box;
   /** What a picture shows, in picture pixels. */
   crop?: Box;
-  logo?: LogoVersion;
+  logo?: ShownLogo;
   /** Laid over a picture so that words on it can be read. */
   veil?: Veil;
   /** Degrees clockwise about `about`, which is the box's centre when not given. */

@@ -2,7 +2,7 @@ import { area, between, bottom, box, intersect, right, type Box } from "../geome
 import { cropBeside, cropTo, focusInFrame } from "../picture";
 import type { PictureNode } from "../resolve";
 import { isPattern } from "../shape";
-import { ornamentIn } from "./ornament";
+import { isEmblem, ornamentIn } from "./ornament";
 import type { Draft } from "./draft";
 import type { Placed } from "./layout";
 import type { Stage } from "./stage";
@@ -12,7 +12,7 @@ export function placeMedia(stage: Stage, draft: Draft): Placed[] {
   const { photos, ornament, framed } = draft.parts;
   if (!draft.media) return [];
   if (photos.length === 0) {
-    if (!ornament) return [];
+    if (!ornament || isEmblem(ornament)) return [];
     const again = draft.mediaAlso && isPattern(ornament.shape.kind);
     const also = again ? { also: draft.mediaAlso! } : {};
     const at = ornamentIn(stage, ornament, draft.media);

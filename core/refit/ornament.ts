@@ -18,7 +18,8 @@ export const belongsToEdge = (stage: Stage, { box: at, shape }: ShapeNode): bool
 /** Words from the top, and below all of them what rises from the frame's foot. */
 export function* ornamentBelow(stage: Stage, parts: Parts, size: number): Generator<Draft> {
   const { ornament, photos } = parts;
-  if (!ornament || photos.length > 0 || !belongsToEdge(stage, ornament)) return;
+  if (!ornament || photos.length > 0 || isEmblem(ornament) || !belongsToEdge(stage, ornament))
+    return;
   const { kept, frame } = stage;
   const height = Math.min(kept.height, (1 - LEAST_RISE) * frame.height - kept.y - stage.padding);
   for (const name of ["stack", "foot line"] as const) {
@@ -65,4 +66,26 @@ function hanging(frame: Box, area: Box, ratio: number): Box {
   const atRight = right(area) >= right(frame) - 1;
   const left = atRight ? area.x : right(area) - height * ratio;
   return box(left, y - height / 2, height * ratio, height);
+}
+
+/** An emblem behind words shows this much of itself, and is cut by the frame's corner. By eye, after work by hand. */
+const EMBLEM = { extent: 0.62, shown: 0.78 } as const;
+
+export const isEmblem = ({ shape }: ShapeNode): boolean => shape.kind === "emblem";
+
+/** The brand's mark in the lower right corner, where reading ends, as large as a headline and calm under it. */
+export function emblemBehind({ frame, extent }: Stage, { emblem }: ShapeNode): Box {
+  const ratio = emblem ? emblem.art.width / emblem.art.height : 1;
+  const height = Math.min(
+    (EMBLEM.extent * extent) / Math.sqrt(ratio),
+    1.1 * frame.height,
+    (1.1 * frame.width) / ratio,
+  );
+  const width = height * ratio;
+  return box(
+    right(frame) - EMBLEM.shown * width,
+    bottom(frame) - EMBLEM.shown * height,
+    width,
+    height,
+  );
 }

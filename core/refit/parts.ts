@@ -1,4 +1,5 @@
 import { area, bottom, centre, contains, right, type Box } from "../geometry";
+import { FACT_SLOTS, readingRank } from "../message";
 import type {
   CodeNode,
   IconNode,
@@ -22,8 +23,16 @@ export interface Row {
   cells: TextNode[];
 }
 
+/** A price with what is said before and after it, which stay together. */
+export interface Price {
+  type: "price";
+  figure: TextNode;
+  before?: TextNode;
+  after?: TextNode;
+}
+
 /** What is set among the words, one under the other. A shape among them is a line. */
-export type Item = TextNode | IconNode | CodeNode | ShapeNode | Row;
+export type Item = TextNode | IconNode | CodeNode | ShapeNode | Row | Price;
 
 /** What a composition consists of, read off its lead size. Words are in reading order. */
 export interface Parts {
@@ -35,6 +44,8 @@ export interface Parts {
   details: Item[];
   cta?: TextNode;
   logo?: LogoNode;
+  /** Handle and site: with the logo they are the sender's signature. */
+  sender: TextNode[];
   badge?: Badge;
   /** The area that the words stand on, over a picture. */
   plate?: ShapeNode;
@@ -50,8 +61,9 @@ export interface Parts {
   mediaFirst: boolean;
 }
 
+/** Something takes an area of its own; a mark behind the words does not. */
 export const hasMedia = ({ photos, ornament }: Parts): boolean =>
-  photos.length > 0 || ornament !== undefined;
+  photos.length > 0 || (ornament !== undefined && ornament.shape.kind !== "emblem");
 
 const RULING = ["headline", "quote", "figure"];
 
@@ -71,9 +83,13 @@ function readParts({ nodes }: ResolvedPiece): Parts {
   const texts = free.filter((node) => node.type === "text").sort(inReadingOrder);
   const headline = rulingText(texts);
   const cta = texts.find((node) => node.role === "cta");
-  const items = free.filter(isItem).filter((node) => node !== headline && node !== cta);
+  const sender = texts.filter((node) => isSender(node) && node !== headline);
+  const items = free
+    .filter(isItem)
+    .filter((node) => node !== headline && node !== cta && !sender.includes(node as TextNode));
   const above = items.filter((node) => standsOver(node, headline)).sort(inReadingOrder);
   const details = items.filter((node) => !above.includes(node)).sort(inReadingOrder);
+  const [composed, added] = [details.filter(isComposed), details.filter((n) => !isComposed(n))];
   const photos = free.filter((node) => node.type === "picture");
   const ornament = free.find(
     (node) => node.type === "shape" && node.role === "ornament" && !isLine(node),
@@ -84,7 +100,8 @@ function readParts({ nodes }: ResolvedPiece): Parts {
   return {
     photos,
     above,
-    details: inRows(details),
+    details: insertedByRank(inRows(withPrices(composed)), withPrices(added)),
+    sender,
     logoOnMedia: Boolean(logo && photos.some((photo) => contains(photo.box, logo.box))),
     mediaFirst: !media || !headline || centre(media.box).y < centre(headline.box).y,
     overPhoto: !plate && photos.some((photo) => carries(photo, headline ?? texts[0] ?? logo)),
@@ -102,7 +119,7 @@ function readParts({ nodes }: ResolvedPiece): Parts {
 const isLine = (node: ResolvedNode): boolean =>
   node.type === "shape" && (node.shape.kind === "line" || node.box.height * 12 < node.box.width);
 
-const isItem = (node: ResolvedNode): node is Exclude<Item, Row> =>
+const isItem = (node: ResolvedNode): node is Exclude<Item, Row | Price> =>
   node.type === "text" || node.type === "icon" || node.type === "code" || isLine(node);
 
 /** The text that rules: a headline, else a quote or figure, else the largest text there is. */
@@ -118,15 +135,64 @@ function rulingText(texts: TextNode[]): TextNode | undefined {
   return first ?? texts.find((node) => node.role === "kicker");
 }
 
+const isSender = ({ role }: TextNode): boolean => role === "handle" || role === "site";
+const isComposed = (node: ResolvedNode): boolean => !node.unplaced;
+
 const standsOver = (node: ResolvedNode, headline: TextNode | undefined): boolean =>
   headline !== undefined &&
-  (node.role === "kicker" || bottom(node.box) <= headline.box.y + 0.1 * headline.box.height);
+  (node.role === "kicker" ||
+    (isComposed(node) && bottom(node.box) <= headline.box.y + 0.1 * headline.box.height));
+
+/** The parts of one price become one item, where its figure stands. */
+function withPrices(nodes: readonly Exclude<Item, Row | Price>[]): Exclude<Item, Row>[] {
+  const parts = nodes.filter((node): node is TextNode => node.type === "text" && isPrice(node));
+  return nodes.flatMap((node): Exclude<Item, Row>[] => {
+    if (node.type !== "text" || !isPrice(node)) return [node];
+    if (node.part !== "figure" && node.part !== undefined) return [];
+    return [priceOf(node, parts)];
+  });
+}
+
+const isPrice = ({ role }: TextNode): boolean => role === "price";
+
+function priceOf(figure: TextNode, parts: readonly TextNode[]): Price {
+  const beside = (part: TextNode["part"]) =>
+    parts.find((node) => node.slot === figure.slot && node.part === part);
+  const [before, after] = [beside("before"), beside("after")];
+  return { type: "price", figure, ...(before ? { before } : {}), ...(after ? { after } : {}) };
+}
+
+/** What has no place of its own is read where its slot is read in any message. */
+function insertedByRank(composed: readonly Item[], added: readonly Item[]): Item[] {
+  const items = [...composed];
+  for (const item of [...added].sort((a, b) => rankOf(a) - rankOf(b))) {
+    const at = items.findLastIndex((other) => rankOf(other) <= rankOf(item));
+    items.splice(at + 1, 0, item);
+  }
+  return items;
+}
+
+const rankOf = (item: Item): number => readingRank(nodesOf(item)[0]?.slot ?? "body");
 
 function readBadge(nodes: ResolvedNode[]): Badge | undefined {
   const plate = nodes.find((node) => node.type === "shape" && node.role === "badge");
   if (plate?.type !== "shape") return undefined;
-  const inside = nodes.filter((node) => node.type === "text" && node.on === plate.id);
-  return { plate, inside: inside.filter((node) => node.type === "text").sort(inReadingOrder) };
+  const on = nodes.filter((node): node is TextNode => node.type === "text" && node.on === plate.id);
+  return on.length > 0 ? { plate, inside: on.sort(inReadingOrder) } : undefined;
+}
+
+const plain = new WeakMap<Parts, Parts>();
+
+/** The same parts with what is in the badge among the other words; the same object for the same parts. */
+export function unbadged(parts: Parts): Parts {
+  const { badge, ...rest } = parts;
+  if (!badge) return parts;
+  let without = plain.get(parts);
+  if (!without) {
+    const details = insertedByRank(parts.details, withPrices(badge.inside));
+    plain.set(parts, (without = { ...rest, details }));
+  }
+  return without;
 }
 
 /** A plate that words stand on; one under everything is the ground. */
@@ -195,7 +261,22 @@ function beside(a: Box, b: Box): boolean {
   return shared > 0.5 * high && Math.max(a.height, b.height) < 2 * high && b.x >= right(a);
 }
 
-export const nodesOf = (item: Item): ResolvedNode[] => (item.type === "row" ? item.cells : [item]);
+export function nodesOf(item: Item): ResolvedNode[] {
+  if (item.type === "row") return item.cells;
+  if (item.type !== "price") return [item];
+  return [item.before, item.figure, item.after].filter((node) => node !== undefined);
+}
+
+/** Everything that is there to be placed. */
+export function allNodes(parts: Parts): ResolvedNode[] {
+  const { photos, ornament, above, headline, details, cta, logo, sender, badge } = parts;
+  const single = [...photos, ornament, headline, cta, logo, ...sender];
+  return [
+    ...single.filter((node): node is NonNullable<typeof node> => node !== undefined),
+    ...[...above, ...details].flatMap(nodesOf),
+    ...(badge?.inside ?? []),
+  ];
+}
 
 /** The same parts without the nodes of the given names. */
 export function without(parts: Parts, dropped: ReadonlySet<string>): Parts {
@@ -209,7 +290,7 @@ export function without(parts: Parts, dropped: ReadonlySet<string>): Parts {
     cta: keep(cta),
     logo: keep(logo),
     plate: keep(plate),
-    badge: badge && keep(badge.plate) ? badge : undefined,
+    badge: badge?.inside.every(stays) ? badge : undefined,
   };
   const items = (all: Item[]) => all.filter((item) => nodesOf(item).every(stays));
   return {
@@ -217,6 +298,7 @@ export function without(parts: Parts, dropped: ReadonlySet<string>): Parts {
     photos: parts.photos.filter(stays),
     above: items(above),
     details: items(details),
+    sender: parts.sender.filter(stays),
     ...Object.fromEntries(Object.entries(kept).filter(([, node]) => node !== undefined)),
   };
 }
@@ -225,15 +307,17 @@ export function without(parts: Parts, dropped: ReadonlySet<string>): Parts {
  * What could be left out, the first to go first; `always` nodes are never among it. What stands in one row
  * goes together, and so does a list: half of one would say something else.
  */
-export function droppable(parts: Parts, keepIfRoom: ReadonlySet<string>): ResolvedNode[][] {
-  const { photos, ornament, above, details, cta, logo, badge } = parts;
-  const single = [...photos, ornament, cta, logo, badge?.plate]
+export function droppable(
+  { photos, ornament, above, details, cta, logo, sender, badge }: Parts,
+  worth: (node: ResolvedNode) => number,
+): ResolvedNode[][] {
+  const single = [...photos, ornament, cta, logo, ...sender]
     .filter((node): node is NonNullable<typeof node> => node !== undefined)
     .map((node): ResolvedNode[] => [node]);
   // Of equals, what stands last goes first.
-  const groups = [...[...above.map(nodesOf), ...listsOf(details)].reverse(), ...single];
-  const order = (group: ResolvedNode[]) =>
-    Math.max(...group.map((node) => node.importance - (keepIfRoom.has(node.id) ? 10 : 0)));
+  const words = [...above.map(nodesOf), ...listsOf(details)].reverse();
+  const groups = [...words, ...single, ...(badge ? [badge.inside] : [])];
+  const order = (group: ResolvedNode[]) => Math.max(...group.map(worth));
   return groups
     .filter((group) => group.every((node) => !node.always))
     .sort((a, b) => order(a) - order(b));
@@ -241,16 +325,31 @@ export function droppable(parts: Parts, keepIfRoom: ReadonlySet<string>): Resolv
 
 const LEAST_LIST = 3;
 
-/** The nodes of each item, those of a list of like items together. */
+/** Points enough to stand in columns. */
+const LEAST_POINTS = 4;
+export const isList = ({ paragraph, plate }: TextNode): boolean =>
+  paragraph.points >= LEAST_POINTS && !plate;
+
+/** What stands together: facts, the points of a list, the sentences of a text. */
+export function groupOf(item: Item): string {
+  if (item.type === "row" || item.type === "price") return item.type === "row" ? "row" : "facts";
+  if (item.slot !== undefined && FACT_SLOTS.includes(item.slot)) return "facts";
+  return item.type === "text" && item.slot !== "list" ? item.role : item.type;
+}
+
+/** The nodes of each item, those of a list of like items together. Every fact is one by itself. */
 function listsOf(items: readonly Item[]): ResolvedNode[][] {
-  const kind = (item: Item) => (item.type === "row" ? "row" : nodesOf(item)[0]!.role);
   const runs: Item[][] = [];
   for (const item of items) {
     const run = runs.at(-1);
-    if (run && kind(run[0]!) === kind(item)) run.push(item);
+    const goesOn = run && groupOf(run[0]!) === groupOf(item) && groupOf(item) !== "facts";
+    if (goesOn) run.push(item);
     else runs.push([item]);
   }
   return runs.flatMap((run) =>
     run.length >= LEAST_LIST ? [run.flatMap(nodesOf)] : run.map(nodesOf),
   );
 }
+
+/** Type set this tight is to be looked at rather than read. */
+export const isDisplay = ({ paragraph }: TextNode): boolean => paragraph.style.leading < 1.15;

@@ -1,9 +1,9 @@
 import { contains, inset, scaleBox, type Box } from "../geometry";
 import { placingOf } from "../picture";
 import type { Node, Piece, Style } from "../piece";
-import { isDisplay } from "./arranged";
 import { platePad } from "./block";
 import type { Layout, Placed } from "./layout";
+import { isDisplay } from "./parts";
 
 /**
  * The piece with this layout's placement as its lead size: the arrangement becomes what the layout shows, in its
@@ -15,10 +15,19 @@ export function recomposed(piece: Piece, layout: Layout): Piece {
   const changes = piece.sizes.find((size) => size.placement === placement.id)?.changes ?? {};
   const nodes = piece.arrangement.map((node): Node => {
     const found = placed.get(node.id);
-    if (!found)
-      return { ...node, box: scaleBox(node.box, leadScale), style: scaled(node, leadScale) };
+    if (!found) {
+      const style = scaled(node, leadScale);
+      // What has nothing to show yet had its place in another composition.
+      const gone = isEmpty(layout, node) && node.slot !== undefined;
+      return {
+        ...node,
+        ...(gone ? { unplaced: true } : {}),
+        box: scaleBox(node.box, leadScale),
+        style,
+      };
+    }
     const { box: _box, style, ...change } = changes[node.id] ?? {};
-    const changed = { ...node, ...change, style: { ...node.style, ...style } };
+    const changed: Node = { ...node, ...change, style: { ...node.style, ...style } };
     return standing(changed, found.item, layout);
   });
   // What the layout shows is in its order, back to front; what it does not show lies behind.
@@ -45,7 +54,7 @@ const isEmpty = ({ resolved }: Layout, { id }: Node): boolean =>
   resolved.absent.some((node) => node.id === id && node.why !== "hidden");
 
 function standing(node: Node, item: Placed, { placed, resolved, leadScale }: Layout): Node {
-  const { on, ...rest } = node;
+  const { on, unplaced: _unplaced, ...rest } = node;
   const ground = placed.find((other) => other.node.id === on);
   const box = boxOf(item);
   return {
@@ -75,7 +84,19 @@ function styleOf({ node, text, crop, box }: Placed, resolved: Layout["resolved"]
     const before = resolved.nodes.find(({ id }) => id === node.id);
     const token = Object.entries(resolved.palette).find(([, hex]) => hex === node.colour)?.[0];
     const recoloured = before?.type === "text" && before.colour !== node.colour && token;
-    return { size: text.set.size, valign: "top", ...(recoloured ? { colour: token } : {}) };
+    const { size, columns } = text.set;
+    return {
+      size,
+      valign: "top",
+      ...(columns ? { columns } : {}),
+      ...(recoloured ? { colour: token } : {}),
+    };
+  }
+  // A plate that became the ground of all has lost its own outline.
+  if (node.type === "shape") {
+    const before = resolved.nodes.find(({ id }) => id === node.id);
+    const { kind } = node.shape;
+    return before?.type === "shape" && before.shape.kind !== kind ? { shape: kind } : {};
   }
   if (node.type === "picture" && crop && node.framing.turn === 0) {
     return { framing: { ...node.framing, ...placingOf(node.file, box, node.focus, crop) } };

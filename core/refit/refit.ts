@@ -8,7 +8,8 @@ import { Costing, NO_COST, total } from "./cost";
 import { finish } from "./finish";
 import type { Draft } from "./draft";
 import type { CostTerms, Layout, LeftOut, Placed } from "./layout";
-import { droppable, nodesOf, without, type Parts } from "./parts";
+import { droppable, isList, nodesOf, unbadged, without, type Parts } from "./parts";
+import { SHOWN, worthOf } from "./worth";
 import { onTheirGround, withLocalPlaces } from "./settle";
 import { Stage } from "./stage";
 import { overPhoto, pictureWhole } from "./overlay";
@@ -83,34 +84,71 @@ function arranged(stage: Stage): Choice | undefined {
 }
 
 /**
- * The cheapest of all candidates. Nodes are dropped one after another, least important first,
- * and dropping stops once what is missing alone costs more than the best found so far.
+ * The cheapest of all candidates. Where none holds everything, all is set closer together; where that does not help
+ * either, nodes are dropped one after another, the least worth first, until what is missing alone costs more than the
+ * best found so far.
  */
 function best(stage: Stage, only: (via: string) => boolean): Choice {
   const all = stage.parts;
-  const order = droppable(all, ifRoom(stage.resolved));
-  const costing = new Costing(stage, all);
-  const maker: Maker = {
-    stage,
+  const keepIfRoom = ifRoom(stage.resolved);
+  const worth = (node: ResolvedNode) => worthOf(stage, node, keepIfRoom.has(node.id));
+  const order = droppable(all, worth);
+  const seen = stage.resolved.piece.shown?.[stage.placement.id];
+  const costing = new Costing(stage, all, worth);
+  const maker = (of: Stage, unbadge: boolean): Maker => ({
+    stage: of,
     costing,
     only,
-    seen: stage.resolved.piece.shown?.[stage.placement.id],
-  };
+    unbadge,
+    seen,
+  });
+  const loose = maker(stage, !stage.isLarge);
+  const columns = hasList(all) ? LIST_COLUMNS : [];
+  const inColumns = columns.map((listColumns) =>
+    maker(stage.set({ tight: false, listColumns }), !stage.isLarge),
+  );
+  const usually = [loose, ...inColumns];
+  // Only where it is needed: most sizes hold everything as usual.
+  let close: Maker[] | undefined;
+  const closer = (): Maker[] =>
+    (close ??= [
+      ...(all.badge && stage.isLarge ? [maker(stage, true)] : []),
+      ...[1, ...columns].map((listColumns) => maker(stage.set({ tight: true, listColumns }), true)),
+    ]);
+  let fits = false;
   let choice: Choice = { placed: [], via: NOTHING_FITS, cost: { ...NO_COST, leftOut: Infinity } };
   for (let count = 0; count <= order.length; count += stepAt(order.length - count)) {
     const dropped = new Set(order.slice(0, count).flatMap((group) => group.map((node) => node.id)));
-    const missing = costing.missing((id) => dropped.has(id));
-    if (missing - HYSTERESIS >= weight(maker, choice)) break;
-    choice = cheapest(maker, without(all, dropped), missing, choice);
+    const missing = loose.costing.missing((id) => dropped.has(id));
+    if (missing - HYSTERESIS >= weight(loose, choice)) break;
+    const parts = without(all, dropped);
+    if (stage.isLarge || fits)
+      for (const one of usually) choice = cheapest(one, parts, missing, choice);
+    if (fits || (stage.isLarge && holdsAll(choice, missing))) continue;
+    const before = choice;
+    for (const one of closer()) choice = cheapest(one, parts, missing, choice);
+    // In a small frame little fits however it is set; from what fits at all on, it may also be set as usual.
+    if (stage.isLarge || choice === before) continue;
+    fits = true;
+    for (const one of usually) choice = cheapest(one, parts, missing, choice);
   }
   // Words that cannot be set at all stay out, and preflight says so; the rest of the graphic is there.
   if (choice.placed.length === 0) {
     const bare = without(all, new Set(wordsThatMustStay(all)));
-    const missing = costing.missing(() => false);
-    choice = cheapest(maker, bare, missing, choice);
+    const missing = loose.costing.missing(() => false);
+    choice = cheapest(loose, bare, missing, choice);
   }
   return { ...choice, placed: withLocalPlaces(stage, onTheirGround(stage, choice.placed)) };
 }
+
+/** Numbers of columns that the points of a list are tried in, beside one. */
+const LIST_COLUMNS = [2, 3];
+
+const hasList = ({ details }: Parts): boolean =>
+  details.some((item) => item.type === "text" && isList(item));
+
+/** A layout that leaves out no more than was dropped for it; for an ornament nothing is set closer. */
+const holdsAll = ({ cost }: Choice, missing: number): boolean => cost.leftOut <= missing + SHOWN;
 
 /** One after another, but of a great many some at a time: most of them cannot be had anyway. */
 const stepAt = (left: number): number => Math.max(1, Math.floor(left / 6));
@@ -120,6 +158,8 @@ interface Maker {
   stage: Stage;
   costing: Costing;
   only: (via: string) => boolean;
+  /** What is in a badge may leave it. */
+  unbadge: boolean;
   /** The layout that this placement was last seen with. */
   seen: string | undefined;
 }
@@ -146,7 +186,7 @@ function promising(maker: Maker, parts: Parts, missing: number, most: number) {
   const { stage, costing, only } = maker;
   const found: { draft: Draft; least: number }[] = [];
   for (const generator of GENERATORS) {
-    for (const made of drafts(generator, stage, parts)) {
+    for (const made of drafts(generator, maker, parts)) {
       if (!only(made.via)) continue;
       const draft = stage.align === 1 ? mirrored(stage, made) : made;
       const least = costing.least(draft, missing) - held(maker, draft.via);
@@ -159,13 +199,22 @@ function promising(maker: Maker, parts: Parts, missing: number, most: number) {
 const wordsThatMustStay = ({ headline, cta, above, details }: Parts): string[] =>
   [headline, cta, ...[...above, ...details].flatMap(nodesOf)].flatMap((node) => node?.id ?? []);
 
+/** What is in a badge stands among the other words where there is no room for the badge. */
 function* drafts(
   generator: (typeof GENERATORS)[number],
-  stage: Stage,
+  { stage, unbadge }: Maker,
   parts: Parts,
 ): Generator<Draft> {
-  for (const size of stage.textSizes) yield* generator(stage, parts, size);
+  for (const size of stage.textSizes) {
+    yield* generator(stage, parts, size);
+    if (!parts.badge || !unbadge) continue;
+    for (const draft of generator(stage, unbadged(parts), size))
+      yield { ...draft, via: `${draft.via}, no badge`, change: draft.change + NO_BADGE };
+  }
 }
+
+/** How far it is from the lead's structure when what was in a badge stands among the words. */
+const NO_BADGE = 4;
 
 function ifRoom(resolved: ResolvedPiece): ReadonlySet<string> {
   const nodes = resolved.piece.arrangement.filter((node) => node.keep === "if-room");

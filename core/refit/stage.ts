@@ -3,6 +3,7 @@ import {
   cssPerPixel,
   frameOf,
   keptArea,
+  isLarge,
   legibilityFloor,
   safeArea,
   type Placement,
@@ -16,10 +17,22 @@ import { nodesOf, partsOf, type Parts } from "./parts";
 const MOST_TEXT = 2.2;
 /** Where words are all there is, text this many times the usual size is better than empty ground. By eye. */
 export const TEXT_ALONE = 1.6;
+/** Text from this size on, in CSS pixels as viewed, is read without effort. Common practice. */
+const EASY = 13;
 /** As a share of the frame's short side. */
 const AIR = 0.11;
 const CLEARLY_LARGER = 1.25;
 const MOST_EMPHASIS = 2.4;
+
+/** How words are set on a stage. */
+export interface Manner {
+  /** Everything as close and as small as can be read, where more cannot be had otherwise. */
+  tight: boolean;
+  /** In how many columns the points of a list stand. */
+  listColumns: number;
+}
+
+const AS_USUAL: Manner = { tight: false, listColumns: 1 };
 
 /** One placement to lay out for, with the lengths that everything on it is measured by, in output pixels. */
 export class Stage {
@@ -47,10 +60,19 @@ export class Stage {
   /** What the words stand on where no picture is behind them. */
   readonly ground: Hex;
 
+  /** Large enough, as viewed, for a whole message. */
+  readonly isLarge: boolean;
+
+  readonly tight: boolean;
+  readonly listColumns: number;
+
   constructor(
     readonly resolved: ResolvedPiece,
     readonly placement: Placement,
+    { tight, listColumns }: Manner = AS_USUAL,
   ) {
+    this.tight = tight;
+    this.listColumns = listColumns;
     this.frame = frameOf(placement);
     this.safe = safeArea(placement);
     const kept = intersect(keptArea(placement, "headline"), keptArea(placement, "logo"));
@@ -65,8 +87,14 @@ export class Stage {
     this.ground = this.parts.plate?.colour ?? resolved.palette.backdrop;
     this.lead = composedFrame(resolved.piece) ?? this.frame;
     this.leadScale = this.extent / Math.sqrt(area(this.lead));
+    this.isLarge = isLarge(placement);
     // Text grows slower than the frame: a poster is read from further away, a banner from near.
-    this.unit = Math.max(1.04 * this.floor, 0.022 * this.extent + 5);
+    this.unit = tight ? this.floor : Math.max(EASY / this.css, 0.022 * this.extent + 5);
+  }
+
+  /** The same placement with its words set otherwise. */
+  set(manner: Manner): Stage {
+    return new Stage(this.resolved, this.placement, manner);
   }
 
   private readonly made = new WeakMap<object, { by: readonly number[]; result: unknown }[]>();
@@ -75,7 +103,7 @@ export class Stage {
   once<T>(of: object, by: readonly number[], make: () => T): T {
     let list = this.made.get(of);
     if (!list) this.made.set(of, (list = []));
-    const known = list.find((one) => one.by.every((value, i) => value === by[i]));
+    const known = list.find((one) => sameMeasures(one.by, by));
     if (known) return known.result as T;
     const result = make();
     list.push({ by, result });
@@ -102,7 +130,8 @@ export class Stage {
   /** Sizes of running text to try: the usual one, and the composed one where it is clearly larger. */
   get textSizes(): number[] {
     const { composedText: composed, unit } = this;
-    return composed > unit ? [composed, Math.sqrt(composed * unit), unit] : [unit];
+    if (this.tight) return [unit];
+    return composed > unit ? [composed, unit] : [unit];
   }
 
   /** Where words stand that fill the frame alone: in a strip they need more air than its thin margin gives. */
@@ -140,3 +169,9 @@ const composedSizes = ({ details }: Parts): number[] =>
   details
     .flatMap(nodesOf)
     .flatMap((node) => (node.type === "text" && node.size ? [node.size] : []));
+
+/** A loop of its own, since this is asked for many times in every draft. */
+function sameMeasures(a: readonly number[], b: readonly number[]): boolean {
+  for (let i = 0; i < b.length; i++) if (a[i] !== b[i]) return false;
+  return true;
+}

@@ -1,19 +1,13 @@
 import { luminance } from "../colour";
 import { between } from "../geometry";
-import { abreast, logoBlock, platePad, stack, textBlock, type Block } from "./block";
+import { abreast, platePad, stack, textBlock, type Block } from "./block";
 import type { Draft } from "./draft";
 import { GAP } from "./gaps";
+import { logoIn } from "./logo";
 import { hasMedia, type Parts } from "./parts";
 import { setToFit } from "../type";
 import type { Stage } from "./stage";
-import {
-  ctaBlock,
-  detailsBlock,
-  leastHeight,
-  version,
-  type WordLayout,
-  type WordRoom,
-} from "./words";
+import { ctaBlock, detailsBlock, type WordLayout, type WordRoom } from "./words";
 
 /** Wider than this and everything stands on one line. */
 const LEAST_RATIO = 2.6;
@@ -25,8 +19,8 @@ const MEDIA = [
   [1.4, 0.2],
 ] as const;
 
-/** The mark in a strip, as a share of the frame's extent. */
-const MOST_MARK = 0.17;
+/** The logo in a strip takes this share of the width at most. */
+const MOST_MARK = 0.3;
 
 /** For very wide frames: picture, headline with its lines, call to action, mark, on one centre line. */
 export function* strip(stage: Stage, parts: Parts, text: number): Generator<Draft> {
@@ -70,12 +64,10 @@ function row(stage: Stage, parts: Parts, size: number, from: number, layout: Wor
     rightHand.push(cta);
   }
   if (parts.logo) {
-    const mark = version(stage, parts, "mark", luminance(stage.ground));
+    const most = { width: MOST_MARK * room.width, height: kept.height };
+    const mark = logoIn(stage, parts.logo, luminance(stage.ground), most, "mark");
     if (!mark) return undefined;
-    const wanted = Math.min(0.46 * stage.frame.height, MOST_MARK * stage.extent);
-    const height = Math.max(wanted, leastHeight(stage, mark));
-    if (height > kept.height) return undefined;
-    rightHand.push(logoBlock(parts.logo, mark, height));
+    rightHand.push(mark);
   }
   const taken = rightHand.reduce((sum, block) => sum + block.width + gap, 0);
   if (taken - gap > room.width) return undefined;

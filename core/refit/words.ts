@@ -1,12 +1,11 @@
-import { logoFor } from "../brand";
 import { luminance, type Hex } from "../colour";
 import { bottom, right, type Box } from "../geometry";
-import type { LogoVersion, TextNode } from "../resolve";
+import type { TextNode } from "../resolve";
 import { setAt, setToFit } from "../type";
 import {
+  abreast,
   buttonBlock,
   ends,
-  logoBlock,
   sideBySide,
   stack,
   textBlock,
@@ -16,6 +15,7 @@ import {
 } from "./block";
 import { GAP, groupGap } from "./gaps";
 import { itemsBlock, naturalWidth } from "./items";
+import { logoIn } from "./logo";
 import type { Item, Parts } from "./parts";
 import type { Stage } from "./stage";
 
@@ -30,6 +30,8 @@ export interface WordRoom {
   align: number;
   /** What the words stand on, where it is not the ground of all. */
   ground?: Hex;
+  /** The headline may have uneven lines for the sake of its size. */
+  bold?: boolean;
 }
 
 export const roomIn = (stage: Stage, parts: Parts, region: Box, size: number): WordRoom => ({
@@ -46,6 +48,8 @@ export type WordLayout = (room: WordRoom) => Block | undefined;
 /** A headline is at least this much larger than the text; where it can be, it is far larger. */
 const LEAST_JUMP = 1.3;
 const MOST_HEADLINE_LINES = 6;
+/** What is left of the care for even lines where size is what counts. By eye. */
+const BOLD = 0.4;
 
 /** What stands over the headline, and the headline as large as the room allows. */
 export function head(room: WordRoom): Block | undefined {
@@ -62,6 +66,7 @@ export function head(room: WordRoom): Block | undefined {
     max: stage.frame.height,
     mostLines: MOST_HEADLINE_LINES,
     pad: platePad(headline),
+    ...(room.bold ? { care: BOLD } : {}),
   });
   if (!set) return undefined;
   const words = textBlock(headline, set);
@@ -69,8 +74,8 @@ export function head(room: WordRoom): Block | undefined {
 }
 
 /** With nothing beside it that it must be larger than. */
-const isAlone = ({ above, details, cta }: Parts): boolean =>
-  above.length === 0 && details.length === 0 && !cta;
+const isAlone = ({ above, details, cta, sender }: Parts): boolean =>
+  [above, details, sender].every((all) => all.length === 0) && !cta;
 
 /** The lines under the headline, one block; undefined when one cannot be set in the width. */
 export const detailsBlock = (room: WordRoom, details: readonly Item[]): Block | undefined =>
@@ -78,69 +83,99 @@ export const detailsBlock = (room: WordRoom, details: readonly Item[]): Block | 
 
 const gapsOf = (blocks: Block[], gap: number): number[] => blocks.slice(1).map(() => gap);
 
-export function ctaBlock({
-  parts,
-  width,
-  size,
-}: Pick<WordRoom, "parts" | "width" | "size">): Block | undefined {
-  if (!parts.cta) return undefined;
-  const padding = 2.5 * (parts.cta.plate?.padding ?? 0) * size;
-  const set = setAt(parts.cta.paragraph, size, width - padding, 2);
-  return set && buttonBlock(parts.cta, set);
+export function ctaBlock({ stage, parts, width, size }: SignRoom): Block | undefined {
+  const { cta } = parts;
+  if (!cta) return undefined;
+  return stage.once(cta, [width, size], () => {
+    const padding = 2.5 * (cta.plate?.padding ?? 0) * size;
+    const set = setAt(cta.paragraph, size, width - padding, 2);
+    return set && buttonBlock(cta, set);
+  });
 }
 
-/** The brand's logo on its plain ground: in full where it is wide enough to be read, else the mark. */
-function panelLogo({
-  stage,
-  parts,
-  width,
-  ground = stage.ground,
-}: Pick<WordRoom, "stage" | "parts" | "width" | "ground">): Block | undefined {
-  if (!parts.logo) return undefined;
-  return logoOn(stage, parts, luminance(ground), 0.6 * width);
-}
+type SignRoom = Pick<WordRoom, "stage" | "parts" | "width" | "size" | "ground">;
 
-export function logoOn(
-  stage: Stage,
-  parts: Parts,
-  groundLuminance: number,
-  mostWidth: number,
+/** A logo beside other things takes this share of the width at most. */
+const LOGO_WIDTH = 0.6;
+
+/** The brand's logo on its plain ground; undefined where there is none, or no room for one. */
+function panelLogo(
+  { stage, parts, width, ground = stage.ground }: SignRoom,
+  share = LOGO_WIDTH,
 ): Block | undefined {
-  const node = parts.logo;
-  if (!node) return undefined;
-  const full = version(stage, parts, "full", groundLuminance);
-  if (full) {
-    const ratio = full.file.width / full.file.height;
-    const wanted = FULL_HEIGHT * stage.extent;
-    const height = Math.max(wanted, leastHeight(stage, full));
-    if (height <= 1.4 * wanted && height * ratio <= mostWidth) return logoBlock(node, full, height);
-  }
-  const mark = version(stage, parts, "mark", groundLuminance);
-  return (
-    mark && logoBlock(node, mark, Math.max(MARK_HEIGHT * stage.extent, leastHeight(stage, mark)))
+  const { logo } = parts;
+  if (!logo) return undefined;
+  const on = luminance(ground);
+  return stage.once(logo, [share * width, on, PANEL], () =>
+    logoIn(stage, logo, on, { width: share * width }),
   );
 }
 
-/** How high a logo must be to have its least width on the viewer's screen. */
-export const leastHeight = (stage: Stage, { logo, file }: LogoVersion): number =>
-  (logo.leastWidth / stage.css / file.width) * file.height;
+/** Told apart from what else is kept of a logo. */
+const PANEL = -2;
 
-/** As shares of the frame's extent. Common practice: a logo is 5 to 8 % of the height of a tall size. */
-const FULL_HEIGHT = 0.055;
-const MARK_HEIGHT = 0.105;
-
-export function version(
-  stage: Stage,
-  parts: Parts,
-  kind: "full" | "mark",
-  groundLuminance: number,
-): LogoVersion | undefined {
-  const wanted = logoFor(stage.resolved.brand, kind, groundLuminance);
-  return parts.logo?.versions.find(({ logo }) => logo === wanted);
+/** Handle and site, one under the other; undefined when there is none or one is too long. */
+function senderLines({ stage, parts, width, size }: SignRoom, align: number): Block | undefined {
+  if (parts.sender.length === 0) return undefined;
+  const own = Math.max(stage.floor, SENDER * size);
+  return stage.once(parts.sender, [width, own, align], () =>
+    linesOf(parts.sender, own, width, align),
+  );
 }
 
-/** Everything on one left edge, one under the other; the logo last. */
-const stacked: WordLayout = (room) => {
+function linesOf(
+  sender: readonly TextNode[],
+  own: number,
+  width: number,
+  align: number,
+): Block | undefined {
+  const blocks = sender.map((node) => {
+    const set = setAt(node.paragraph, own, width, 1);
+    return set && textBlock(node, set);
+  });
+  if (blocks.some((block) => block === undefined)) return undefined;
+  return stack(
+    blocks as Block[],
+    blocks.slice(1).map(() => GAP.tight * own),
+    align,
+  );
+}
+
+/** The sender's lines are a little smaller than the text. */
+const SENDER = 0.92;
+
+/** Logo and sender as they stand in one room: side by side, at both margins, or one under the other. */
+type Signature = { block?: Block };
+
+/** Everything that signs, or undefined when a part of it has no room: then the layout is none. */
+function signed(room: SignRoom, make: (logo?: Block, lines?: Block) => Block | undefined) {
+  const { parts } = room;
+  const logo = panelLogo(room, parts.sender.length > 0 ? LOGO_WIDTH : 1);
+  const lines = senderLines(room, 0);
+  if ((parts.logo && !logo) || (parts.sender.length > 0 && !lines)) return undefined;
+  if (!logo && !lines) return {};
+  const block = logo && lines ? make(logo, lines) : (logo ?? lines);
+  return block && { block };
+}
+
+const signGap = ({ stage, size }: SignRoom): number => (stage.tight ? 0.8 : 1.2) * size;
+
+/** The lines right beside the logo. */
+const signAbreast = (room: SignRoom): Signature | undefined =>
+  signed(room, (logo, lines) => {
+    const block = abreast(logo!, lines!, signGap(room));
+    return block.width <= room.width ? block : undefined;
+  });
+
+/** The logo at one margin, the lines at the other. */
+export const signAtMargins = (room: SignRoom): Signature | undefined =>
+  signed(room, (logo, lines) => ends(logo!, lines!, room.width, signGap(room)));
+
+const signStacked = (room: SignRoom, align: number): Signature | undefined =>
+  signed(room, (logo, lines) => stack([logo!, lines!], [0.8 * room.size], align));
+
+/** Everything on one left edge, one under the other; the signature last. */
+export const stacked: WordLayout = (room) => {
   const foot = footStack(room);
   if (foot === false) return undefined;
   return underHead(room, room.parts.details, foot);
@@ -148,37 +183,44 @@ const stacked: WordLayout = (room) => {
 
 export function footStack(room: WordRoom): Block | undefined | false {
   const cta = ctaBlock(room);
-  const logo = panelLogo(room);
-  if ((room.parts.cta && !cta) || (room.parts.logo && !logo)) return false;
-  const blocks = [cta, logo].filter((block) => block !== undefined);
+  const sign = signAtMargins(room) ?? signStacked(room, room.align);
+  if ((room.parts.cta && !cta) || !sign) return false;
+  const blocks = [cta, sign.block].filter((block) => block !== undefined);
   return blocks.length > 0 ? stack(blocks, gapsOf(blocks, groupGap(room)), room.align) : undefined;
 }
 
 /** Head and lines above, and below them one row that reaches from margin to margin. */
-const footLine: WordLayout = (room) => {
+export const footLine: WordLayout = (room) => {
   const { parts } = room;
   const foot = footRow(room);
   if (!foot) return undefined;
   return underHead(room, foot.usesLast ? withoutLast(parts.details) : parts.details, foot.block);
 };
 
-/** Call to action opposite the logo, or opposite the last line (a date, a place) when the logo is elsewhere. */
+/** Call to action opposite the signature, or opposite the last line (a date, a place) when there is none. */
 export function footRow(room: WordRoom): { block: Block; usesLast: boolean } | undefined {
   const cta = ctaBlock(room);
-  const logo = panelLogo(room);
-  if ((room.parts.cta && !cta) || (room.parts.logo && !logo)) return undefined;
-  const last = closing(room.parts.details);
+  if (room.parts.cta && !cta) return undefined;
+  const sign = (cta ? signAbreast(room) : signAtMargins(room)) ?? undefined;
+  if (!sign) return undefined;
   const gap = groupGap(room);
-  if (logo && cta) {
-    const isMark = logo.width < 1.6 * logo.height;
-    const block = isMark ? ends(cta, logo, room.width, gap) : ends(logo, cta, room.width, gap);
-    return block && { block, usesLast: false };
-  }
-  const right = cta ?? logo;
-  if (!right || !last) return undefined;
+  if (sign.block && cta) return pressedAndSigned(cta, sign.block, room.width, gap);
+  const last = closing(room.parts.details);
+  const right = cta ?? sign.block;
+  if (!right) return undefined;
+  if (room.parts.logo && room.parts.sender.length > 0 && !cta)
+    return { block: right, usesLast: false };
+  if (!last) return undefined;
   const set = setAt(last.paragraph, room.size, room.width - right.width - gap, 1);
   const block = set && ends(textBlock(last, set), right, room.width, gap);
   return block && { block, usesLast: true };
+}
+
+/** A mark stands at the end of the row, anything longer begins it. */
+function pressedAndSigned(cta: Block, sign: Block, width: number, gap: number) {
+  const isMark = sign.width < 1.6 * sign.height;
+  const block = isMark ? ends(cta, sign, width, gap) : ends(sign, cta, width, gap);
+  return block && { block, usesLast: false };
 }
 
 const shortened = new WeakMap<readonly Item[], readonly Item[]>();
@@ -198,7 +240,7 @@ function closing(details: readonly Item[]): TextNode | undefined {
 }
 
 /** Head, lines and foot in one stack whose headline takes what the others leave. */
-function underHead(
+export function underHead(
   room: WordRoom,
   details: readonly Item[],
   foot: Block | undefined,
@@ -206,8 +248,10 @@ function underHead(
   const lines = details.length > 0 ? detailsBlock(room, details) : undefined;
   if (details.length > 0 && !lines) return undefined;
   const below = [lines, foot].filter((block) => block !== undefined);
-  const gaps = below.map(() => groupGap(room));
+  const gaps = below.map((block) => Math.max(groupGap(room), 1.05 * (block.clear ?? 0)));
   const taken = sum(below.map((block) => block.height)) + sum(gaps);
+  // Most drafts that do not fit are told from here, before a headline is set.
+  if (taken >= room.height && room.parts.headline) return undefined;
   const top = head({ ...room, height: room.height - taken });
   if (!top)
     return room.parts.headline || taken > room.height
@@ -221,20 +265,22 @@ const sum = (values: number[]): number => values.reduce((a, b) => a + b, 0);
 /** Headline in a wide column, the rest in a second one whose last line stands on the headline's last baseline. */
 export const twoColumns: WordLayout = (room) => {
   const { width, size } = room;
-  const gutter = GAP.gutter * size;
-  for (const column of [naturalColumn(room), 0.42 * width, 0.36 * width, 0.3 * width]) {
+  for (const column of [naturalColumn(room), 0.42 * width, 0.33 * width]) {
     if (column > MOST_SIDE_SHARE * width) continue;
     const side = sideColumn({ ...room, width: column });
     if (!side) continue;
     // Both stand on one baseline, so what hangs below it on the right needs room on the left too.
     const hanging = side.column.height - side.column.baseline;
+    const gutter = Math.max(GAP.gutter * size, 1.05 * (side.logo?.clear ?? 0));
     const left = head({
       ...room,
       width: width - side.column.width - gutter,
       height: room.height - hanging,
     });
     if (!left) continue;
-    const used = side.column.height + (side.logo ? side.logo.height + groupGap(room) : 0);
+    const { column: lines, logo } = side;
+    const above = logo ? logo.height + Math.max(groupGap(room), 1.05 * (logo.clear ?? 0)) : 0;
+    const used = lines.height + above;
     // A column that is a little higher than the headline lets it start lower; a much higher one needs another place.
     const lowered = Math.max(0, used - left.baseline);
     if (used > LOWEST_HEAD * left.baseline || used + hanging > room.height) continue;
@@ -249,7 +295,7 @@ const MOST_SIDE_SHARE = 0.48;
 const LOWEST_HEAD = 2.2;
 
 /** As wide as its short lines need to stay on one line; longer ones may take two. */
-function naturalColumn({ parts, size }: WordRoom): number {
+export function naturalColumn({ parts, size }: WordRoom): number {
   const button = parts.cta
     ? parts.cta.paragraph.naturalWidth(1) + 2.5 * (parts.cta.plate?.padding ?? 0)
     : 0;
@@ -260,13 +306,13 @@ function sideColumn(room: WordRoom): { column: Block; logo: Block | undefined } 
   const { parts } = room;
   const lines = detailsBlock(room, parts.details);
   const cta = ctaBlock(room);
-  const logo = panelLogo({ ...room, width: room.width / 0.6 });
-  if (!lines || (parts.cta && !cta) || (parts.logo && !logo)) return undefined;
+  const sign = signAbreast(room) ?? signStacked(room, 0);
+  if (!lines || (parts.cta && !cta) || !sign) return undefined;
   const blocks = [parts.details.length > 0 ? lines : undefined, cta].filter((b) => b !== undefined);
   if (blocks.length === 0) return undefined;
   const column = stack(blocks, gapsOf(blocks, groupGap(room)));
-  const width = Math.max(column.width, logo?.width ?? 0);
-  return width <= room.width ? { column: { ...column, width }, logo } : undefined;
+  const width = Math.max(column.width, sign.block?.width ?? 0);
+  return width <= room.width ? { column: { ...column, width }, logo: sign.block } : undefined;
 }
 
 /** Head and lines at the top of the height, the foot at its bottom: for a column beside a picture or none. */
@@ -275,7 +321,7 @@ export const apart: WordLayout = (room) => {
   const row = footRow(room);
   const foot = row?.block ?? footStack(room);
   if (!foot) return undefined;
-  const gap = groupGap(room);
+  const gap = Math.max(groupGap(room), 1.05 * (foot.clear ?? 0));
   const details = row?.usesLast ? withoutLast(parts.details) : parts.details;
   const top = underHead({ ...room, height: room.height - foot.height - gap }, details, undefined);
   return top && topAndBottom(top, foot, room.height, gap);

@@ -18,7 +18,10 @@ const node = (part: Partial<Node>): Node => ({
 async function one(part: Partial<Node>, change: Partial<Piece> = {}) {
   const arranged = { ...piece, ...change, arrangement: [node(part)] };
   const resolved = resolve(arranged, brand, "story", await demoSources());
-  return { node: resolved.nodes[0], absent: resolved.absent[0]?.why, raw: resolved.raw };
+  // The message's other words are completed around it.
+  const found = resolved.nodes.find(({ id }) => id === "n");
+  const absent = resolved.absent.find(({ id }) => id === "n");
+  return { node: found, absent: absent?.why, raw: resolved.raw };
 }
 
 describe("resolve", () => {

@@ -1,5 +1,8 @@
 import { contrast, luminance, type Hex } from "../colour";
-import { paletteOf, type Brand, type Palette, type Typeface } from "../brand";
+import { emblemColour, emblemOf, versionsOf } from "./logos";
+import { completed } from "../completion";
+import { priceParts } from "../message";
+import { defaultSpread, paletteOf, type Brand, type Palette, type Typeface } from "../brand";
 import type { PictureLookup } from "../files";
 import { focusArea } from "../picture";
 import { Framing, isPicture, isText, type Node, type Piece } from "../piece";
@@ -9,7 +12,7 @@ import { plainText } from "../text";
 import { type Optical, type Typesetter, type TypeStyle } from "../type";
 import { roleStyles } from "./defaults";
 import { Looks } from "./looks";
-import type { AbsentReason, LogoVersion, ResolvedNode, ResolvedPiece } from "./resolved";
+import type { AbsentReason, ResolvedNode, ResolvedPiece, TextNode } from "./resolved";
 
 export interface Sources {
   pictures: PictureLookup;
@@ -18,15 +21,16 @@ export interface Sources {
 }
 
 /**
- * Looks up every token, filling and file of a piece as it stands on one placement.
+ * Completes the piece by what its message holds, and looks up every token, filling and file of a piece as it stands on one placement.
  * A node with nothing to show becomes `absent`; it is never an error.
  */
 export function resolve(
-  piece: Piece,
+  given: Piece,
   brand: Brand,
   placement: string,
   sources: Sources,
 ): ResolvedPiece {
+  const piece = completed(given);
   const palette = paletteOf(brand, piece.spread);
   const changes = piece.sizes.find((size) => size.placement === placement)?.changes ?? {};
   const result: ResolvedPiece = { piece, brand, palette, nodes: [], absent: [], raw: [] };
@@ -96,13 +100,16 @@ class OneNode {
   }
 
   private get common() {
-    const { id, role, box: at, on, style } = this.node;
+    const { id, role, slot, part, unplaced, box: at, on, style } = this.node;
     const { blend = "normal" } = style;
     const { shadow } = this.looks;
     return {
       id,
       role,
       box: at,
+      ...(slot === undefined ? {} : { slot }),
+      ...(part === undefined ? {} : { part }),
+      ...(unplaced ? { unplaced } : {}),
       ...(on === undefined ? {} : { on }),
       importance: this.node.importance ?? this.defaults.importance,
       always: this.node.keep === "always",
@@ -119,13 +126,16 @@ class OneNode {
 
   private get words(): string {
     const filling = this.node.slot ? this.piece.message[this.node.slot] : undefined;
-    return isText(filling) ? filling.text.trim() : this.fromVoice();
+    const words = isText(filling) ? filling.text.trim() : this.fromVoice();
+    return this.node.part === undefined ? words : priceParts(words)[this.node.part];
   }
 
   private text(): ResolvedNode | AbsentReason {
+    return this.words ? this.setText(this.words) : "empty";
+  }
+
+  private setText(typed: string): TextNode {
     const { style } = this.node;
-    const typed = this.words;
-    if (!typed) return "empty";
     const weight = style.weight ?? this.defaults.weight;
     const colour = this.ownColour;
     const { outline } = style;
@@ -143,6 +153,7 @@ class OneNode {
       weight,
       ...(style.size === undefined ? {} : { size: style.size }),
       valign: style.valign ?? "top",
+      columns: style.columns ?? 1,
       ...this.plate(),
     };
   }
@@ -242,16 +253,32 @@ class OneNode {
   }
 
   private logo(): ResolvedNode | AbsentReason {
-    const versions = this.brand.logos.flatMap((logo): LogoVersion[] => {
-      const file = this.sources.pictures(logo.file);
-      return file ? [{ logo, file }] : [];
-    });
-    if (versions.length === 0) return this.brand.logos.length > 0 ? "file-missing" : "empty";
-    return { ...this.common, type: "logo", versions };
+    const versions = versionsOf(this.brand, this.sources.pictures);
+    if (versions.length === 0 && this.brand.logos.length > 0) return "file-missing";
+    return { ...this.common, type: "logo", versions, wordMark: this.wordMark };
   }
 
-  private shape(kind: Parameters<Looks["shapeSpec"]>[0]): ResolvedNode {
+  private get wordMark(): TextNode {
+    const style = { ...WORD_MARK, ...this.node.style };
+    const { plate: _plate, size: _size, ...plain } = style;
+    const node = { ...this.node, style: plain };
+    const { piece, brand, palette, sources, onRaw } = this;
+    return new OneNode(node, piece, brand, palette, sources, onRaw).setText(brand.name);
+  }
+
+  /** The brand's mark in a tint of the ground. */
+  private emblem(): ResolvedNode | AbsentReason {
+    const emblem = emblemOf(this.brand, this.sources.pictures);
+    const { backdrop } = { ...defaultSpread(this.brand), ...this.piece.spread };
+    const colour = emblemColour(this.brand, backdrop, this.palette);
+    if (!colour) return "empty";
+    const shape = this.looks.shapeSpec("emblem");
+    return { ...this.common, type: "shape", shape, colour, ...(emblem ? { emblem } : {}) };
+  }
+
+  private shape(kind: Parameters<Looks["shapeSpec"]>[0]): ResolvedNode | AbsentReason {
     const { gradient, stroke } = this.looks;
+    if (kind === "emblem") return this.emblem();
     return {
       ...this.common,
       type: "shape",
@@ -290,3 +317,5 @@ class OneNode {
 }
 
 const AS_IT_IS = Framing.parse({});
+/** A name that stands for a logo is set like one. */
+const WORD_MARK = { type: "headline", weight: 700, colour: "headline", leading: 1 } as const;

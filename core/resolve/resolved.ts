@@ -3,7 +3,7 @@ import type { Hex, Stop } from "../colour";
 import type { PictureFile } from "../files";
 import type { Box } from "../geometry";
 import type { Adjust } from "../picture";
-import type { Framing, Piece, Role, Stroke } from "../piece";
+import type { Framing, Piece, PricePart, Role, Stroke } from "../piece";
 import type { Code, ShapeSpec } from "../shape";
 import type { Paragraph } from "../type";
 
@@ -19,6 +19,10 @@ export interface ResolvedShadow {
 interface Common {
   id: string;
   role: Role;
+  slot?: string;
+  part?: PricePart;
+  /** It has no place of its own in the composition. */
+  unplaced?: boolean;
   /** In lead pixels. */
   box: Box;
   on?: string;
@@ -54,6 +58,8 @@ export interface TextNode extends Common {
   /** The size it was given at the lead size, in lead pixels. */
   size?: number;
   valign: "top" | "middle" | "bottom";
+  /** Of a list, at the lead size. */
+  columns: number;
   plate?: ResolvedPlate;
 }
 
@@ -70,11 +76,15 @@ export interface PictureNode extends Common {
 export interface LogoNode extends Common {
   type: "logo";
   versions: LogoVersion[];
+  /** The brand's name in its headline face, where no version can be had. */
+  wordMark: TextNode;
 }
 
 export interface LogoVersion {
   logo: Logo;
   file: PictureFile;
+  /** What is inked of the file, in its pixels: air in a file is no part of a logo. */
+  art: Box;
 }
 
 export interface ResolvedGradient {
@@ -90,6 +100,8 @@ export interface ShapeNode extends Common {
   colour: Hex;
   gradient?: ResolvedGradient;
   stroke?: Omit<Stroke, "colour"> & { hex: Hex };
+  /** A picture whose outline is filled with the colour, instead of a drawn shape. */
+  emblem?: Omit<LogoVersion, "logo">;
 }
 
 /** A drawing on a grid of its own, stroked in one colour. */

@@ -1,6 +1,7 @@
+import type { Brand } from "../brand";
 import type { Box } from "../geometry";
 import type { Layout } from "../refit";
-import { codeItems, iconItem, pictureItems, shapeItems } from "./figures";
+import { codeItems, iconItem, logoItems, pictureItems, shapeItems } from "./figures";
 import type { Scene, SceneItem } from "./scene";
 import type { Setting } from "./setting";
 import { textItems } from "./text";
@@ -14,11 +15,13 @@ export function compose(layout: Layout): Scene {
     width,
     height,
     ground: layout.resolved.palette.backdrop,
-    items: layout.placed.flatMap((placed) => itemsOf({ placed, unit: layout.leadScale, extent })),
+    items: layout.placed.flatMap((placed) =>
+      itemsOf({ placed, unit: layout.leadScale, extent }, layout.resolved.brand),
+    ),
   };
 }
 
-function itemsOf(setting: Setting): SceneItem[] {
+function itemsOf(setting: Setting, { defaults }: Brand): SceneItem[] {
   const { node, box, also } = setting.placed;
   switch (node.type) {
     case "text":
@@ -26,7 +29,7 @@ function itemsOf(setting: Setting): SceneItem[] {
     case "picture":
       return [...pictureItems(setting, node), ...veilItems(setting)];
     case "logo":
-      return pictureItems(setting, node);
+      return logoItems(setting, defaults.corner);
     case "shape":
       return [box, also]
         .filter((part): part is Box => part !== undefined)

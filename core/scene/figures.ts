@@ -1,10 +1,12 @@
-import { oklabStops } from "../colour";
+import { oklabStops, type Hex } from "../colour";
 import { box, centre, type Box } from "../geometry";
 import { containedIn, type View } from "../picture";
+import { logoInk } from "../refit";
 import type {
   CodeNode,
+  Corner,
   IconNode,
-  LogoNode,
+  LogoVersion,
   PictureNode,
   ResolvedGradient,
   ResolvedShadow,
@@ -33,8 +35,9 @@ export const shadeOf = (shadow: ResolvedShadow, unit: number): Shade => ({
   blur: shadow.blur * unit,
 });
 
-export function shapeItems(setting: Setting, node: ShapeNode): PathItem[] {
+export function shapeItems(setting: Setting, node: ShapeNode): SceneItem[] {
   const { placed, unit, extent } = setting;
+  if (node.emblem) return [artItem(setting, node.emblem, placed.box, node.colour)];
   const spec = { ...node.shape, corner: node.shape.corner * unit };
   const pen = penOf(node, unit, placed.box, extent);
   return [
@@ -91,8 +94,8 @@ export function gradientOver({ kind, angle, stops }: ResolvedGradient, b: Box): 
   };
 }
 
-export function pictureItems(setting: Setting, node: PictureNode | LogoNode): SceneItem[] {
-  const item = node.type === "logo" ? logoItem(setting) : photoItem(setting, node);
+export function pictureItems(setting: Setting, node: PictureNode): SceneItem[] {
+  const item = photoItem(setting, node);
   if (!node.shadow) return [item];
   const { box: b, frame } = item;
   const under: PathItem = {
@@ -102,23 +105,36 @@ export function pictureItems(setting: Setting, node: PictureNode | LogoNode): Sc
     fill: { kind: "flat", hex: node.shadow.hex },
     shade: shadeOf(node.shadow, setting.unit),
   };
-  return node.type === "logo" ? [item] : [under, item];
+  return [under, item];
 }
 
 const UPRIGHT: Omit<View, "crop"> = { turn: 0, flipH: false, flipV: false };
 
-function logoItem(setting: Setting): PictureItem {
-  const { file } = setting.placed.logo!;
-  const crop = box(0, 0, file.width, file.height);
-  const view = { crop, ...UPRIGHT };
-  return {
-    ...common(setting),
-    kind: "picture",
-    file: file.id,
-    box: setting.placed.box,
-    view,
-    adjust: {},
-  };
+/** What is inked of a drawing fills the box; in one colour where one is given. */
+const artItem = (
+  setting: Setting,
+  { file, art }: Omit<LogoVersion, "logo">,
+  at: Box,
+  tint: Hex | undefined,
+): PictureItem => ({
+  ...common(setting),
+  kind: "picture",
+  file: file.id,
+  box: at,
+  view: { crop: art, ...UPRIGHT },
+  adjust: tint ? { tint: { hex: tint, amount: 1 } } : {},
+});
+
+/** A logo's plate is rounded a little where the brand is. */
+export function logoItems(setting: Setting, corner: Corner): SceneItem[] {
+  const { placed } = setting;
+  const { plate, tint } = placed.logo!;
+  const item = artItem(setting, placed.logo!, logoInk(placed), tint);
+  if (!plate) return [item];
+  const { width, height } = placed.box;
+  const radius = corner === "square" ? 0 : 0.14 * Math.min(width, height);
+  const d = rectangle(placed.box, radius);
+  return [{ ...common(setting), kind: "path", d, fill: { kind: "flat", hex: plate } }, item];
 }
 
 function photoItem(setting: Setting, node: PictureNode): PictureItem {

@@ -65,6 +65,7 @@ const drawn: Record<ShapeKind, Draw> = {
   arcs: (b, { points }) => arcs(b, points),
   ticket,
   arch,
+  emblem: pebble,
   path: (b, { path }) => (path ? fitted(path.d, path, b) : rectangle(b)),
 };
 
@@ -91,6 +92,7 @@ const ROUND: ReadonlySet<ShapeKind> = new Set([
   "pebble",
   "blob",
   "arrow",
+  "emblem",
 ]);
 export const keepsRatio = (kind: ShapeKind): boolean => ROUND.has(kind);
 

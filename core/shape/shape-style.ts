@@ -23,6 +23,8 @@ export const ShapeKind = z.enum([
   "ticket",
   "arch",
   "path",
+  /** The brand's own mark in one colour; a pebble where it has none. */
+  "emblem",
 ]);
 export type ShapeKind = z.infer<typeof ShapeKind>;
 

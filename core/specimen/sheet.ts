@@ -101,6 +101,7 @@ export class Sheet {
       arrangement: this.nodes,
       spread: lightSpread(this.brand),
       sizes: [{ placement: id }],
+      without: ["logo", "ornament"],
     });
     return { id: this.id, title: this.title, piece, placement: page(id, this.title, height) };
   }

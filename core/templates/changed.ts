@@ -1,8 +1,7 @@
 import { paletteOf, type Brand } from "../brand";
-import { slotName } from "../message";
-import { isPicture, isText, type Piece } from "../piece";
+import { isPicture, type Piece } from "../piece";
 
-/** What is different about a piece in another look, in words: its ground, its button, pictures, words without a place. */
+/** What is different about a piece in another look, in words: its ground, its button, pictures. */
 export function whatChanged(before: Piece, after: Piece, brand: Brand): string[] {
   const [was, is] = [before, after].map(({ spread }) => paletteOf(brand, spread)) as [
     ReturnType<typeof paletteOf>,
@@ -15,9 +14,6 @@ export function whatChanged(before: Piece, after: Piece, brand: Brand): string[]
     ...(is.backdrop === was.backdrop ? [] : [`ground ${colour(is.backdrop)}`]),
     ...(is.action === was.action || !hasButton(after) ? [] : [`button ${colour(is.action)}`]),
     ...(pictures === picturesShown(before) ? [] : [told(pictures)]),
-    ...homeless(after)
-      .filter((slot) => !homeless(before).includes(slot))
-      .map((slot) => `no place for the ${slotName(slot).toLowerCase()}`),
   ];
 }
 
@@ -30,11 +26,3 @@ const hasButton = ({ arrangement }: Piece): boolean =>
 const picturesShown = ({ arrangement, message }: Piece): number =>
   arrangement.filter(({ kind, slot }) => kind === "picture" && isPicture(message[slot ?? ""]))
     .length;
-
-/** Slots that say something and that the arrangement has no node for. */
-function homeless({ arrangement, message }: Piece): string[] {
-  const placed = new Set(arrangement.map(({ slot }) => slot));
-  return Object.entries(message).flatMap(([slot, filling]) =>
-    isText(filling) && filling.text.trim() !== "" && !placed.has(slot) ? [slot] : [],
-  );
-}

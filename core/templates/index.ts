@@ -2,7 +2,7 @@ export * from "./template";
 export { whatChanged } from "./changed";
 export { inLook, Look, lookAt } from "./looks";
 export { pairingsOf } from "./pairing";
-export { fitOf, fitting } from "./fit";
+export { titleFor } from "./title";
 export { shippedTemplates } from "./shelf";
 export {
   arrangedAs,

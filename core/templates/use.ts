@@ -1,7 +1,16 @@
 import { brandSpreads, type Brand } from "../brand";
 import { chromaOf, hexOf, luminance, type Spread } from "../colour";
 import type { FileId } from "../files";
-import { isPicture, isText, Piece, type Design, type Filling } from "../piece";
+import { RULING_SLOTS } from "../message";
+import {
+  composedFrame,
+  isPicture,
+  isText,
+  Piece,
+  type Design,
+  type Filling,
+  type Node,
+} from "../piece";
 import type { Mood, Template } from "./template";
 
 /** What a piece is to say and show: words by slot, and pictures in the order of importance. */
@@ -23,10 +32,13 @@ function sizesOf({ kind, lead, sizes }: Design): Design["sizes"] {
   return [...new Set([lead, ...usual])].map((placement) => ({ placement, changes: {} }));
 }
 
-/** A new piece of a template in a brand. Words that the template has no place for are kept in the message. */
+/**
+ * A new piece of a template in a brand. Its message is what was typed, slot by slot; the template's nodes show of it what
+ * they can, and what they have no place for is added when the piece is laid out.
+ */
 export function pieceOf(template: Template, brand: Brand, wanted: Wanted): Piece {
   const { design, mood } = template;
-  return Piece.parse({
+  const piece = Piece.parse({
     format: "zestcrate/piece",
     version: 1,
     id: wanted.id,
@@ -36,14 +48,40 @@ export function pieceOf(template: Template, brand: Brand, wanted: Wanted): Piece
     ...design,
     sizes: sizesOf(design),
     spread: spreadFor(brand, mood),
-    message: { ...wordsOf(template, wanted.words), ...picturesOf(template, wanted.pictures) },
+    message: { ...messageOf(template, wanted.words), ...picturesOf(template, wanted.pictures) },
   });
+  return isSample(wanted) ? piece : arrangedAs(piece, template);
 }
 
-/** The first of a brand's spreads on such a ground; its first at all where there is none. */
+const isSample = ({ words }: Pick<Wanted, "words">): boolean =>
+  Object.values(words).every((text) => text.trim() === "");
+
+/** A design that words make alone has the brand's mark behind them, where nothing else is drawn. */
+function withEmblem(piece: Piece): Piece {
+  const { arrangement, message } = piece;
+  const drawn = arrangement.some(
+    ({ kind, role }) => kind === "shape" && role !== "backdrop" && role !== "badge",
+  );
+  if (drawn || Object.values(message).some(isPicture)) return piece;
+  const { width, height } = composedFrame(piece) ?? { width: 1080, height: 1080 };
+  const emblem: Node = {
+    id: "emblem",
+    kind: "shape",
+    role: "ornament",
+    box: { x: 0.6 * width, y: height - 0.4 * width, width: 0.5 * width, height: 0.5 * width },
+    style: { shape: "emblem" },
+    unplaced: true,
+  };
+  const grounds = arrangement.filter(({ role }) => role === "backdrop");
+  const rest = arrangement.filter(({ role }) => role !== "backdrop");
+  return { ...piece, arrangement: [...grounds, emblem, ...rest] };
+}
+
+/** The first of a brand's spreads on such a ground; where there is none, the first that comes near it. */
 export function spreadFor(brand: Brand, mood: Mood): Spread {
   const all = brandSpreads(brand);
-  return all.find((spread) => isMood(brand, spread, mood)) ?? all[0] ?? {};
+  const near = mood === "light" ? undefined : all.find((spread) => !isMood(brand, spread, "light"));
+  return all.find((spread) => isMood(brand, spread, mood)) ?? near ?? all[0] ?? {};
 }
 
 /** By eye: luminances of grounds that look dark or light, and the chroma from which one looks bright. */
@@ -54,70 +92,36 @@ const COLOURFUL = 0.09;
 /** The ground that a brand's spread makes. */
 export function moodOf(brand: Brand, spread: Spread): Mood {
   const whole = { ...brandSpreads(brand)[0], ...spread };
-  return (["bright", "dark"] as const).find((mood) => isMood(brand, whole, mood)) ?? "light";
+  return (
+    (["dark", "light", "bright"] as const).find((mood) => isMood(brand, whole, mood)) ?? "light"
+  );
 }
 
+/** A deep colour is a dark ground as much as a bright one. */
 function isMood(brand: Brand, { backdrop }: Spread, mood: Mood): boolean {
   const hex = hexOf(brand.colours, backdrop ?? "");
   if (!hex) return false;
   const bright = luminance(hex);
-  const colourful = chromaOf(hex) >= COLOURFUL && bright >= DARK;
-  if (mood === "bright") return colourful;
-  return !colourful && (mood === "dark" ? bright < DARK : bright > LIGHT);
+  if (mood === "dark") return bright < DARK;
+  const colourful = chromaOf(hex) >= COLOURFUL;
+  return mood === "bright" ? colourful && bright >= DARK / 4 : !colourful && bright > LIGHT;
 }
 
-function wordsOf({ design, fixed }: Template, given: Wanted["words"]): Record<string, Filling> {
-  const nothing = Object.values(given).every((text) => text.trim() === "");
-  if (nothing) return design.message;
-  const words = placedWords({ design }, given);
-  const own = Object.entries(design.message).map(([slot, sample]): [string, Filling] => [
-    slot,
-    fixed.includes(slot) || !isText(sample) ? sample : { text: words[slot] ?? "" },
-  ]);
-  const kept = Object.entries(words).filter(
-    ([slot, text]) => !Object.hasOwn(design.message, slot) && text,
-  );
-  return Object.fromEntries([
-    ...own,
-    ...kept.map(([slot, text]): [string, Filling] => [slot, { text }]),
-  ]);
+/** What was typed; a template's own words where nothing was, or where it keeps them whatever is said. */
+function messageOf({ design, fixed }: Template, given: Wanted["words"]): Record<string, Filling> {
+  if (isSample({ words: given })) return design.message;
+  const words = intoSteps(given, Object.keys(design.message));
+  const kept = fixed.flatMap((slot): [string, Filling][] => {
+    const filling = design.message[slot];
+    return filling ? [[slot, filling]] : [];
+  });
+  const said = Object.entries(words).map(([slot, text]): [string, Filling] => [slot, { text }]);
+  return Object.fromEntries([...said.filter(([, filling]) => isText(filling)), ...kept]);
 }
 
 /** Slots that stand for each other where a template has only one of them; the ruling words come first. */
-const RULING = ["headline", "quote", "figure"];
-const SAYING = ["support", "body", "date", "place"];
-
-/**
- * Words in the slots that a template has: a quote may be its headline, the points of a list its steps, and what has
- * no slot of its own goes under the support as long as that is free.
- */
-export function placedWords(
-  { design }: Pick<Template, "design">,
-  given: Wanted["words"],
-): Record<string, string> {
-  const slots = Object.keys(design.message);
-  const words: Record<string, string> = Object.fromEntries(
-    Object.entries(given).filter(([, text]) => text.trim() !== ""),
-  );
-  moveIntoFree(words, slots, RULING);
-  moveIntoFree(words, slots, SAYING);
-  intoSteps(words, slots);
-  return words;
-}
-
-function moveIntoFree(
-  words: Record<string, string>,
-  slots: readonly string[],
-  alike: readonly string[],
-): void {
-  for (const slot of alike) {
-    if (!words[slot] || slots.includes(slot)) continue;
-    const free = alike.find((other) => slots.includes(other) && !words[other]);
-    if (!free) continue;
-    words[free] = words[slot];
-    delete words[slot];
-  }
-}
+const RULING = RULING_SLOTS;
+const SAYING = ["support", "body"];
 
 const POINT = /^\s*(?:[-•*]|\d+[.)])\s+/;
 
@@ -127,16 +131,18 @@ export const pointsOf = (list: string): string[] =>
     .map((line) => line.replace(POINT, "").trim())
     .filter(Boolean);
 
-function intoSteps(words: Record<string, string>, slots: readonly string[]): void {
+/** The points of a list as the steps of a template that has as many, each with its number. */
+function intoSteps(given: Wanted["words"], slots: readonly string[]): Record<string, string> {
+  const words = Object.fromEntries(Object.entries(given).filter(([, text]) => text.trim() !== ""));
   const steps = slots.filter((slot) => slot.startsWith("step-"));
-  if (!words.list || slots.includes("list") || steps.length === 0) return;
+  if (!words.list || slots.includes("list") || steps.length === 0) return words;
   const points = pointsOf(words.list);
-  if (points.length > steps.length) return;
-  points.forEach((point, i) => {
-    words[steps[i]!] = point;
-    words[`number-${i + 1}`] = String(i + 1);
-  });
-  delete words.list;
+  if (points.length > steps.length) return words;
+  const { list: _list, ...rest } = words;
+  return Object.assign(
+    rest,
+    ...points.map((point, i) => ({ [`number-${i + 1}`]: String(i + 1), [steps[i]!]: point })),
+  ) as Record<string, string>;
 }
 
 /** The slots of a template that pictures fill, in its own order. */
@@ -145,10 +151,20 @@ export const pictureSlots = ({ design }: Pick<Template, "design">): string[] =>
     kind === "picture" && role !== "logo" && slot ? [slot] : [],
   );
 
+/** In the template's own slots, and those that it has no frame for in slots that are named like them. */
 function picturesOf(template: Template, pictures: readonly FileId[]): Record<string, Filling> {
-  const slots = pictureSlots(template).slice(0, pictures.length);
-  return Object.fromEntries(slots.map((slot, i) => [slot, { picture: pictures[i]! }]));
+  const slots = pictureSlots(template);
+  for (let i = 1; slots.length < Math.min(pictures.length, MOST_PICTURES); i++) {
+    const slot = i === 1 ? "picture" : `picture-${i}`;
+    if (!slots.includes(slot)) slots.push(slot);
+  }
+  return Object.fromEntries(
+    slots.flatMap((slot, i) => (pictures[i] ? [[slot, { picture: pictures[i] }]] : [])),
+  );
 }
+
+/** A graphic of more pictures than that is an album. Common practice. */
+const MOST_PICTURES = 5;
 
 /** A piece's design as a template of the house: its words are the sample, its pictures stay in their slots. */
 export function designOf(piece: Piece): Design {
@@ -174,13 +190,13 @@ export function arrangedAs(piece: Piece, { design }: Template): Piece {
   const there = piece.sizes.some(({ placement }) => placement === design.lead);
   const lead = { placement: design.lead, changes: {} };
   const { frame: _frame, ...rest } = piece;
-  return {
+  return withEmblem({
     ...rest,
     lead: design.lead,
     ...(design.frame ? { frame: design.frame } : {}),
     arrangement,
     sizes: there ? piece.sizes : [lead, ...piece.sizes],
-  };
+  });
 }
 
 /** Which of a message's slots fills which of a template's; each is used once. */

@@ -1,6 +1,7 @@
 import { embeddingLevels, startsRight } from "./bidi";
 import type { LineText } from "./itemise";
 import { readMarks, type PlainText } from "../text";
+import { softened } from "./long-words";
 import { partsOf, SOFT_HYPHEN, type Part } from "./parts";
 import { firstFit, leastRagged, linesNeeded, lineWidth, type Line, type Measured } from "./ragged";
 import { shapeLine, type ShapedLine, type ShapeStyle } from "./shape";
@@ -43,7 +44,7 @@ export class Paragraph {
     advance: (line: LineText) => number,
   ) {
     const cased = style.case === "upper" ? typed.toLocaleUpperCase(style.language) : typed;
-    this.plain = readMarks(cased);
+    this.plain = readMarks(softened(cased));
     this.text = this.plain.text;
     this.levels = embeddingLevels(this.text);
     this.rightToLeft = startsRight(this.text);
@@ -80,6 +81,16 @@ export class Paragraph {
   /** How much further down than its leading says a line stands, in em. */
   gapAbove({ from }: Line): number {
     return from > 0 ? this.parts[from - 1]!.gap : 0;
+  }
+
+  /** Whether a line is the first of a paragraph or of a list's point. */
+  beginsPoint(line: Line): boolean {
+    return this.startsParagraph(line);
+  }
+
+  /** How many paragraphs or points it has. */
+  get points(): number {
+    return this.parts.filter(({ ends }) => ends).length + (this.empty ? 0 : 1);
   }
 
   /** The narrowest measure, in em, at which the text takes at most `lines` lines. */

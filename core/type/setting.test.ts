@@ -5,6 +5,7 @@ import { lineOf, styled } from "../../tests/support/type";
 import {
   missingCharacters,
   setAt,
+  setInColumns,
   setToFit,
   shapeLine,
   type Paragraph,
@@ -74,12 +75,29 @@ describe("setToFit", () => {
     expect(set?.lines.map((line) => line.shaped.text)).to.deep.equal(["Boats", "at rest"]);
   });
 
-  it("never splits a word: one that is too wide is not set", async () => {
-    const long = await paragraph("M".repeat(300));
-    expect(setToFit(long, { width: 300, height: 300, min: 10, max: 90, mostLines: 9 })).to.equal(
+  it("never splits an ordinary word: one that is too wide is not set", async () => {
+    const word = await paragraph("Harbourmasters");
+    expect(setToFit(word, { width: 60, height: 300, min: 10, max: 90, mostLines: 9 })).to.equal(
       undefined,
     );
-    expect(setAt(long, 10, 300)).to.equal(undefined);
+    expect(setAt(word, 10, 60)).to.equal(undefined);
+  });
+
+  it("sets the points of a list in columns, each read down, none torn apart", async () => {
+    const points = ["A scarf", "Something to share", "A book", "Thick socks", "No alarm clock"];
+    const list = await paragraph(points.map((point) => `- ${point}`).join("\n"));
+    const one = setAt(list, 20, 600)!;
+    const two = setInColumns(list, 20, 600, 2)!;
+    expect(two.lines).to.have.lengthOf(5);
+    expect(two.height).to.be.below(0.7 * one.height);
+    expect(two.width).to.be.at.most(600);
+    const [a, b, c, d, e] = two.lines.map(({ x, baseline }) => ({ x, baseline }));
+    expect([a!.x, b!.x]).to.deep.equal([b!.x, c!.x]);
+    expect(d!.x).to.equal(e!.x);
+    expect(d!.x).to.be.above(a!.x + 5);
+    expect([d!.baseline, e!.baseline]).to.deep.equal([a!.baseline, b!.baseline]);
+    expect(setInColumns(list, 20, 600, 6)).to.equal(undefined);
+    expect(setInColumns(list, 20, 60, 2)).to.equal(undefined);
   });
 });
 

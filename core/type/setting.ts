@@ -26,6 +26,8 @@ export interface SetText extends Block {
   size: number;
   /** The width that it was set for. */
   measure: number;
+  /** Of a list; one when not given. */
+  columns?: number;
 }
 
 export interface Fit {
@@ -36,6 +38,8 @@ export interface Fit {
   mostLines: number;
   /** What is kept free on every side for a plate, in em. */
   pad?: number;
+  /** How much even lines and good endings are worth against size: 1 as usual, less where size is what counts. */
+  care?: number;
 }
 
 /** Sets at a fixed size. Undefined when a word is wider than the measure or the lines are too many. */
@@ -84,6 +88,9 @@ const SLACK = 1.15;
 /** What a setting loses by lines that end where nobody would pause. */
 const UNWELCOME_LOSS = 0.3;
 
+const worthIn = ({ care = 1 }: Fit, { quality }: Way): number =>
+  care === 1 ? quality : quality ** care;
+
 interface Guess {
   way: Way;
   worth: number;
@@ -102,7 +109,8 @@ function guessesOf(paragraph: Paragraph, fit: Fit): Guess[] {
     for (const way of waysOf(paragraph, i + 1)) {
       if (way.lines.length > fit.mostLines) continue;
       const byHeight = fit.height / (way.height + pads);
-      const worth = Math.min(fit.max, fit.width / (way.width + pads), byHeight) * way.quality;
+      const size = Math.min(fit.max, fit.width / (way.width + pads), byHeight);
+      const worth = size * worthIn(fit, way);
       best = Math.max(best, worth);
       guesses.push({ way, worth });
     }
@@ -172,7 +180,7 @@ function largest(paragraph: Paragraph, guesses: Guess[], fit: Fit): SetText | un
     const byWidth = fit.width / (block.width + pads);
     const size = Math.min(fit.max, byWidth, fit.height / (block.height + pads));
     if (size < fit.min) continue;
-    const worth = size * way.quality;
+    const worth = size * worthIn(fit, way);
     if (worth > (best?.worth ?? 0) * 1.02) best = { block, size, worth };
   }
   return best && atSize(best.block, best.size, fit.width);
@@ -225,6 +233,60 @@ const atSize = (
   descent: descent * size,
   height: height * size,
 });
+
+/** Between the columns of a list, in em. */
+const COLUMN_GAP = 2;
+
+/**
+ * Sets the points of a list in columns, in the order of reading down each; no point is broken across two. Undefined
+ * when a word is wider than a column, or when there are fewer points than columns.
+ */
+export function setInColumns(
+  paragraph: Paragraph,
+  size: number,
+  width: number,
+  columns: number,
+): SetText | undefined {
+  const column = (width - (columns - 1) * COLUMN_GAP * size) / columns;
+  const whole = setAt(paragraph, size, column);
+  if (!whole || columns === 1) return whole;
+  const starts = pointStarts(paragraph, paragraph.balanced(column / size - paragraph.hang));
+  if (starts.length < columns) return undefined;
+  const perColumn = Math.ceil(starts.length / columns);
+  const { lines, ascent } = whole;
+  const parts = Array.from({ length: Math.ceil(starts.length / perColumn) }, (_, i) =>
+    lines.slice(starts[i * perColumn], starts[(i + 1) * perColumn]),
+  );
+  const step = whole.width / size + COLUMN_GAP;
+  const first = ascent / size;
+  const set = parts.flatMap((part, i) =>
+    part.map((line) => ({
+      ...line,
+      x: line.x + (paragraph.rightToLeft ? parts.length - 1 - i : i) * step,
+      baseline: line.baseline - part[0]!.baseline + first,
+    })),
+  );
+  const bottoms = parts.map((part) => {
+    const last = part.at(-1)!;
+    return last.baseline - part[0]!.baseline + first + last.shaped.bottom;
+  });
+  const height = Math.max(...bottoms) * size;
+  const last = parts.reduce((a, b) => (b.length > a.length ? b : a)).at(-1)!;
+  const total = ((parts.length - 1) * step + whole.width / size) * size;
+  return {
+    ...whole,
+    lines: set,
+    width: total,
+    height,
+    descent: last.shaped.bottom * size,
+    measure: width,
+    columns,
+  };
+}
+
+/** The lines at which a point begins. */
+const pointStarts = (paragraph: Paragraph, lines: readonly Line[]): number[] =>
+  lines.flatMap((line, i) => (i === 0 || paragraph.beginsPoint(line) ? [i] : []));
 
 /** The last baseline, in pixels below the top of the ink. */
 export const lastBaseline = (set: SetText): number => set.height - set.descent;

@@ -1,5 +1,5 @@
 import { mkdir, readFile, writeFile } from "node:fs/promises";
-import { basename, dirname, join, resolve } from "node:path";
+import { basename, join } from "node:path";
 import { altText, type Manifest, type ManifestFile } from "../../core/api";
 import {
   applyVariation,
@@ -13,19 +13,17 @@ import {
   type TableNote,
   type Variation,
 } from "../../core/batch";
-import { Brand } from "../../core/brand";
-import { placementOf, type Piece } from "../../core/piece";
-import { Catalogue, catalogue, lookupIn, withTeam, type Placement } from "../../core/placements";
+import type { Brand } from "../../core/brand";
+import type { Piece } from "../../core/piece";
+import type { Placement } from "../../core/placements";
 import { reportOf, toAct } from "../../core/preflight";
 import { problem } from "../../core/problem";
-import { readDocument } from "../../core/reading";
 import { FolderFiles } from "../files/folders";
 import { fileId } from "../files/hash";
 import { WithShipped } from "../files/shipped";
-import { readPiece } from "../imports/bundle";
 import { readTableFile } from "../imports/tables";
 import { Studio } from "../render/studio";
-import { findBrand } from "./find";
+import { openPiece, placementsOf, type Shipped } from "./documents";
 import { UsageError, type Options } from "./options";
 
 export interface Outcome {
@@ -34,23 +32,11 @@ export interface Outcome {
   notes: TableNote[];
 }
 
-/** The folders of what comes with the program. */
-export interface Shipped {
-  demo: string;
-  fonts: string;
-}
-
 /** Makes every chosen size of every variation, with manifest.json and a layout report for each. */
 export async function make(options: Options, shipped: Shipped): Promise<Outcome> {
-  const known = await catalogueOf(options);
-  const piece = readPiece(await readJson(options.piece), basename(options.piece), lookupIn(known));
-  const placements = placementsOf(options, piece, known);
-  const near = [dirname(resolve(options.piece))];
-  const brand = options.brand
-    ? readDocument(Brand, await readJson(options.brand), basename(options.brand))
-    : await findBrand(piece.brand, near, shipped.demo);
-  if (options.brand) near.push(dirname(resolve(options.brand)));
-  const files = new FolderFiles([...near, ...near.map(dirname), shipped.demo]);
+  const { piece, brand, known, folders } = await openPiece(options, shipped);
+  const placements = placementsOf(options.placements, piece, known);
+  const files = new FolderFiles(folders);
   const { variations, notes } = await variationsOf(options, piece, files);
   const batch = new Making(
     options,
@@ -67,38 +53,6 @@ export async function make(options: Options, shipped: Shipped): Promise<Outcome>
   }
   await batch.writeManifest();
   return { files: batch.count, mustFix: batch.mustFix, notes };
-}
-
-/** The shipped placements, with those of the team's file. */
-async function catalogueOf({ catalogue: path }: Options): Promise<Catalogue> {
-  if (path === undefined) return catalogue;
-  return withTeam(readDocument(Catalogue, await readJson(path), basename(path)).placements);
-}
-
-function placementsOf(options: Options, piece: Piece, known: Catalogue): Placement[] {
-  const { placements } = known;
-  const lookup = lookupIn(known);
-  if (options.placements === "all") return placements.filter(({ retired }) => !retired);
-  const wanted = options.placements ?? piece.sizes.map((size) => size.placement);
-  return wanted.map((id) => {
-    const placement = placementOf(piece, id, lookup);
-    if (placement) return placement;
-    const ids = placements.map((one) => one.id).join(", ");
-    throw new UsageError(`--placements: there is no placement “${id}”. Known are ${ids}`);
-  });
-}
-
-async function readJson(path: string): Promise<unknown> {
-  const document = basename(path);
-  const text = await readFile(path, "utf8").catch(() => {
-    throw problem("not-found", { what: "file", id: path });
-  });
-  try {
-    return JSON.parse(text);
-  } catch (error) {
-    const why = (error as Error).message;
-    throw problem("document-invalid", { document, field: "its text", why });
-  }
 }
 
 async function variationsOf(

@@ -4,6 +4,10 @@ import { ImageFormat } from "../../core/api";
 import { Pairing } from "../../core/batch";
 
 export const USAGE = `Usage: npm run zest -- make PIECE.json [options] --out DIR
+       npm run zest -- begin MESSAGE.txt --brand KIT.json [--pictures DIR] [--template ID | --best 6] --out DIR
+       npm run zest -- sheet PIECE.json [--brand KIT.json] [--placements a,b | all] --out FILE.png|FILE.pdf
+
+make writes the sizes of a piece; begin begins pieces with a typed message, best first; sheet puts all sizes on one page.
 
   --brand KIT.json        the brand kit; else the one that the piece names, looked for near it
   --placements a,b | all  which sizes; else the piece's own
@@ -16,6 +20,9 @@ export const USAGE = `Usage: npm run zest -- make PIECE.json [options] --out DIR
   --scale 1 | 2 | …       output pixels for each pixel of the placement, 0.1 to 4; default 1
   --layout-only           write the layout reports, no pictures
   --out DIR               where the files go
+  --pictures DIR          begin: pictures that go with the message, in the order of their names
+  --template ID           begin: with this template only
+  --best N                begin: how many of the best, 1 to 44; default 6
 
 Exit status: 0 all made, 1 bad input, 2 made, but some sizes have a must-fix finding.`;
 
@@ -38,20 +45,70 @@ export type Options = z.infer<typeof Options>;
 /** Thrown for a command line that cannot be followed; the message names the option. */
 export class UsageError extends Error {}
 
-export function readOptions(argv: string[]): Options {
+export const SheetOptions = Options.pick({
+  piece: true,
+  brand: true,
+  placements: true,
+  catalogue: true,
+}).extend({ out: z.string().regex(/\.(png|pdf)$/i, "name a file that ends with .png or .pdf") });
+export type SheetOptions = z.infer<typeof SheetOptions>;
+
+export const BeginOptions = z.object({
+  message: z.string(),
+  brand: z.string(),
+  pictures: z.string().optional(),
+  template: z.string().optional(),
+  best: z.number().int().min(1).max(100),
+  out: z.string(),
+});
+export type BeginOptions = z.infer<typeof BeginOptions>;
+
+export type Command =
+  | { command: "make"; options: Options }
+  | { command: "sheet"; options: SheetOptions }
+  | { command: "begin"; options: BeginOptions };
+
+/** Throws a UsageError that names what is wrong. */
+export function readCommand(argv: string[]): Command {
   const { values, positionals } = parse(argv);
-  const [command, piece, ...rest] = positionals;
-  if (command !== "make" || piece === undefined || rest.length > 0) throw new UsageError(USAGE);
-  if (values.out === undefined) throw new UsageError("--out: say in which folder the files go");
-  const read = Options.safeParse(withDefaults(values, piece));
-  if (values.alternatives && values.table !== undefined)
-    throw new UsageError("--alternatives: give a table or take what the piece keeps, not both");
-  if (!read.success) {
-    const [issue] = read.error.issues;
-    throw new UsageError(`--${issue?.path.join(".")}: ${issue?.message}`);
+  const [command, document, ...rest] = positionals;
+  if (document === undefined || rest.length > 0) throw new UsageError(USAGE);
+  if (values.out === undefined) throw new UsageError("--out: say where the files go");
+  switch (command) {
+    case "make":
+      if (values.alternatives && values.table !== undefined)
+        throw new UsageError("--alternatives: give a table or take what the piece keeps, not both");
+      return { command, options: checked(Options, withDefaults(values, document)) };
+    case "sheet":
+      return { command, options: checked(SheetOptions, withDefaults(values, document)) };
+    case "begin":
+      if (values.brand === undefined)
+        throw new UsageError("--brand: say for which brand kit (a KIT.json)");
+      return { command, options: checked(BeginOptions, beginning(values, document)) };
+    default:
+      throw new UsageError(USAGE);
   }
-  return read.data;
 }
+
+/** The options of `make` alone. */
+export function readOptions(argv: string[]): Options {
+  const read = readCommand(argv);
+  if (read.command !== "make") throw new UsageError(USAGE);
+  return read.options;
+}
+
+function checked<T extends z.ZodType>(schema: T, given: unknown): z.infer<T> {
+  const read = schema.safeParse(given);
+  if (read.success) return read.data;
+  const [issue] = read.error.issues;
+  throw new UsageError(`--${issue?.path.join(".")}: ${issue?.message}`);
+}
+
+const beginning = (values: ReturnType<typeof parse>["values"], message: string) => ({
+  ...values,
+  message,
+  best: Number(values.best ?? 6),
+});
 
 const withDefaults = (values: ReturnType<typeof parse>["values"], piece: string) => ({
   ...values,
@@ -81,6 +138,9 @@ function parse(argv: string[]) {
         scale: { type: "string" },
         "layout-only": { type: "boolean" },
         "svg-text": { type: "string" },
+        pictures: { type: "string" },
+        template: { type: "string" },
+        best: { type: "string" },
         out: { type: "string" },
       },
     });

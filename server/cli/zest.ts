@@ -1,16 +1,36 @@
 import { join } from "node:path";
 import { Problem } from "../../core/problem";
+import { begin } from "./begin";
 import { make } from "./make";
-import { readOptions, UsageError } from "./options";
+import { readCommand, UsageError, type Options } from "./options";
+import { sheet } from "./sheet";
 
 const root = process.env.ZEST_ROOT ?? process.cwd();
 
+const shipped = { demo: join(root, "demo"), fonts: join(root, "fonts") };
+
 async function run(): Promise<number> {
-  const options = readOptions(process.argv.slice(2));
-  const { files, mustFix, notes } = await make(options, {
-    demo: join(root, "demo"),
-    fonts: join(root, "fonts"),
-  });
+  const read = readCommand(process.argv.slice(2));
+  switch (read.command) {
+    case "make":
+      return runMake(read.options);
+    case "begin": {
+      const names = await begin(read.options, shipped);
+      console.log(`Began ${names.length} pieces in ${read.options.out}, best first:`);
+      for (const name of names) console.log(`  ${name}`);
+      return 0;
+    }
+    case "sheet": {
+      const date = new Intl.DateTimeFormat("en-GB", { dateStyle: "long" }).format(new Date());
+      const count = await sheet(read.options, shipped, date);
+      console.log(`${count} sizes on one page in ${read.options.out}.`);
+      return 0;
+    }
+  }
+}
+
+async function runMake(options: Options): Promise<number> {
+  const { files, mustFix, notes } = await make(options, shipped);
   for (const note of notes) console.error(note.text);
   const what = options.layoutOnly ? "layout reports" : "files";
   console.log(`Made ${files} ${what} in ${options.out}.`);

@@ -42,6 +42,12 @@ export class FolderFiles implements FileSource {
     return [...(await this.found)].map(([id, path]) => ({ id, name: basename(path) }));
   }
 
+  /** Every file's id and path. */
+  async paths(): Promise<{ id: FileId; path: string }[]> {
+    this.found ??= this.scan();
+    return [...(await this.found)].map(([id, path]) => ({ id, path }));
+  }
+
   private async scan(): Promise<Map<FileId, string>> {
     const found = new Map<FileId, string>();
     for (const folder of this.folders) {

@@ -48,11 +48,13 @@ export async function importBundle(
 
 async function storeFiles(library: Library, { brands: kits, files }: Bundle): Promise<number> {
   const fonts = new Set(kits.flatMap(brandFonts));
+  // What comes with one brand is that brand's.
+  const owner = kits.length === 1 ? kits[0]!.id : undefined;
   let count = 0;
   for (const [id, { name, bytes }] of files) {
     if (PICTURE.test(name)) {
       const buffer = Buffer.from(bytes);
-      await library.addFile(buffer, name, await inspectPicture(buffer, name));
+      await library.addFile(buffer, name, await inspectPicture(buffer, name), owner);
     } else if (fonts.has(id)) await library.addFile(bytes, name);
     else continue;
     count++;

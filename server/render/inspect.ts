@@ -1,6 +1,6 @@
 import sharp from "sharp";
-import type { Focus, PictureFile } from "../../core/files";
-import { findFocus, readTones } from "../../core/picture";
+import type { Art, Focus, PictureFile } from "../../core/files";
+import { findFocus, rasterOf, readArt, readTones } from "../../core/picture";
 import { problem } from "../../core/problem";
 import { fileId } from "../files/hash";
 
@@ -51,6 +51,7 @@ export async function inspectPicture(bytes: Buffer, name: string): Promise<Pictu
   }
   const tones = await tonesOf(bytes, name);
   const focus = vector ? undefined : await focusOf(bytes);
+  const art = await artOf(bytes);
   return {
     id: fileId(bytes),
     name,
@@ -60,7 +61,22 @@ export async function inspectPicture(bytes: Buffer, name: string): Promise<Pictu
     vector,
     tones,
     ...(focus ? { focus } : {}),
+    ...(art ? { art } : {}),
   };
+}
+
+/** Large enough for the box of a logo's ink to be found to half a hundredth. */
+const ART_SIDE = 240;
+
+async function artOf(bytes: Buffer): Promise<Art | undefined> {
+  const { data, info } = await sharp(bytes, { failOn: "none" })
+    .rotate()
+    .resize(ART_SIDE, ART_SIDE, { fit: "inside", withoutEnlargement: false })
+    .ensureAlpha()
+    .toColourspace("srgb")
+    .raw()
+    .toBuffer({ resolveWithObject: true });
+  return readArt(rasterOf(new Uint8ClampedArray(data), info.width, info.height));
 }
 
 /** Small enough that texture is gone, and large enough that a face is still a few pixels. */

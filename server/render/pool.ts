@@ -5,7 +5,7 @@ import type { Brand } from "../../core/brand";
 import type { FileId } from "../../core/files";
 import type { PaletteReading } from "../../core/palette";
 import type { Piece } from "../../core/piece";
-import type { LogoTask, RefitTask, RenderResult, RenderTask } from "./task";
+import type { LogoTask, RefitTask, RenderResult, RenderTask, SizeSheetTask } from "./task";
 
 const TASKS_PER_THREAD = 2;
 
@@ -55,6 +55,11 @@ export class RenderPool {
   /** The brand sheet as a PDF. */
   sheet(brand: Brand): Promise<Uint8Array> {
     return this.named("sheetTask", brand);
+  }
+
+  /** All sizes of a piece on one page, as an image or a document. */
+  sizeSheet(task: SizeSheetTask): Promise<Uint8Array> {
+    return this.named("sizeSheetTask", task);
   }
 
   /** The best layouts of one size. */

@@ -2,8 +2,8 @@ import { type Canvas, createCanvas, ImageData, Path2D, PDFDocument } from "@napi
 import sharp from "sharp";
 import type { ImageFormat } from "../../core/api";
 import type { Brand } from "../../core/brand";
-import { makeScene, type Made } from "../../core/engine";
-import { scaleBox } from "../../core/geometry";
+import { makeScene, makeScenes, type Made } from "../../core/engine";
+import { box, scaleBox, type Box } from "../../core/geometry";
 import type { FileId, PictureFile } from "../../core/files";
 import { Kept } from "../../core/kept";
 import { loadFonts, piecePictures } from "../../core/needs";
@@ -13,6 +13,7 @@ import type { Piece } from "../../core/piece";
 import type { Placement } from "../../core/placements";
 import type { Sources } from "../../core/resolve";
 import { scenePictures, type PictureItem, type Scene } from "../../core/scene";
+import { sizeSheet, type SheetAbout } from "../../core/sheet";
 import { Typesetter } from "../../core/type";
 import { toSfnt } from "../files/sfnt";
 import type { FileSource } from "../files/source";
@@ -33,6 +34,14 @@ export type SvgText = "outlines" | "text";
 
 const QUALITY = 90;
 
+/** A page, and where on it the sizes stand, in its pixels. */
+export interface PaintedSheet {
+  page: Scene;
+  sizes: { scene: Scene; at: Box }[];
+}
+
+const page0 = ({ width, height }: Scene): Box => box(0, 0, width, height);
+
 /** Makes and paints pieces on the server. Keeps fonts, pictures and crops that it has met; one for each thread. */
 export class Studio {
   readonly typesetter = new Typesetter();
@@ -47,6 +56,21 @@ export class Studio {
   /** The scene of one placement. */
   async make(piece: Piece, brand: Brand, placement: Placement): Promise<Made> {
     return makeScene(piece, brand, placement, await this.sources(piece, brand));
+  }
+
+  /** All sizes of a piece on one page. */
+  async sizeSheet(
+    piece: Piece,
+    brand: Brand,
+    placements: readonly Placement[],
+    about: SheetAbout,
+    format: "png" | "pdf",
+  ): Promise<Buffer> {
+    const sheet = sizeSheet(placements, piece.lead, about);
+    const { scene: page } = await this.make(sheet.piece, sheet.brand, sheet.placement);
+    const made = makeScenes(piece, brand, placements, await this.sources(piece, brand));
+    const sizes = made.map(({ scene }, i) => ({ scene, at: sheet.at[i]! }));
+    return this.sheet({ page, sizes }, format, about.title);
   }
 
   /** What the engine looks things up in, with everything loaded that the piece uses. */
@@ -119,6 +143,42 @@ export class Studio {
       paint<Path2D, Canvas>(context as never, scene, materials, POINTS);
       document.endPage();
     }
+    return document.close();
+  }
+
+  /** Sizes on one page, as PNG or PDF; `scale` is output pixels for each pixel of the page. */
+  async sheet(
+    { page, sizes }: PaintedSheet,
+    format: "png" | "pdf",
+    title: string,
+    scale = 2,
+  ): Promise<Buffer> {
+    const [width, height] = [Math.round(page.width * scale), Math.round(page.height * scale)];
+    const document = format === "pdf" ? new PDFDocument({ title }) : undefined;
+    // A document counts in points; its pictures keep the pixels that they would have in an image.
+    const by = document ? POINTS : scale;
+    const canvas = document ? undefined : createCanvas(width, height);
+    const context =
+      canvas?.getContext("2d") ?? document!.beginPage(page.width * POINTS, page.height * POINTS);
+    for (const { scene, at } of [{ scene: page, at: page0(page) }, ...sizes]) {
+      const own = at.width / scene.width;
+      const { path, picture } = await this.materials(scene, own * scale);
+      const shrunk = (item: PictureItem) => {
+        const bitmap = picture(item);
+        return bitmap && { ...bitmap, at: scaleBox(bitmap.at, by / scale) };
+      };
+      const from = {
+        x: Math.round(at.x * scale) * (by / scale),
+        y: Math.round(at.y * scale) * (by / scale),
+      };
+      paint<Path2D, Canvas>(context as never, scene, { path, picture: shrunk }, own * by, from);
+    }
+    if (!document)
+      return sharp(canvas!.data(), { raw: { width, height, channels: 4 } })
+        .removeAlpha()
+        .png({ compressionLevel: 6 })
+        .toBuffer();
+    document.endPage();
     return document.close();
   }
 

@@ -3,6 +3,7 @@ import type { Brand } from "../../core/brand";
 import type { FileId } from "../../core/files";
 import type { Piece } from "../../core/piece";
 import type { Placement } from "../../core/placements";
+import type { SheetAbout } from "../../core/sheet";
 
 /** One picture to make, sent to a worker thread. The image is written by the worker; only numbers come back. */
 export interface RenderTask {
@@ -29,4 +30,13 @@ export interface RenderResult {
 export interface LogoTask {
   id: FileId;
   wanted: LogoWish;
+}
+
+/** All sizes of a piece on one page. */
+export interface SizeSheetTask {
+  piece: Piece;
+  brand: Brand;
+  placements: Placement[];
+  about: SheetAbout;
+  format: "png" | "pdf";
 }

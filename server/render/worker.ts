@@ -14,7 +14,7 @@ import { WithShipped } from "../files/shipped";
 import type { Folders } from "./pool";
 import { logoPixels, pngOf, samplePixels } from "./rendition";
 import { Studio } from "./studio";
-import type { LogoTask, RefitTask, RenderResult, RenderTask } from "./task";
+import type { LogoTask, RefitTask, RenderResult, RenderTask, SizeSheetTask } from "./task";
 
 const { blobs, fonts } = workerData as Folders;
 const files = new WithShipped(fonts, new Blobs(blobs));
@@ -53,6 +53,12 @@ export async function sheetTask(brand: Brand): Promise<Uint8Array> {
   for (const { piece, placement } of brandSheet(brand))
     scenes.push((await studio.make(piece, known(brand), placement)).scene);
   return studio.pdf(brand.name, scenes);
+}
+
+/** Also in a thread: all sizes of a piece on one page. */
+export async function sizeSheetTask(task: SizeSheetTask): Promise<Uint8Array> {
+  const { piece, brand, placements, about, format } = task;
+  return studio.sizeSheet(piece, known(brand), placements, about, format);
 }
 
 /** Also in a thread: the best layouts of one size. */

@@ -27,14 +27,15 @@ export function addLibraryRoutes(routes: Routes, services: Services): void {
     "/api/pictures",
     {
       schema: {
-        summary: "Store a picture (multipart, one file)",
+        summary: "Store a picture (multipart, one file), for a brand if one is named",
         consumes: ["multipart/form-data"],
+        querystring: z.object({ brand: z.string().max(80).optional() }),
         response: { 200: PictureFile, ...problems, ...uploaded },
       },
     },
     async (request) => {
       const { bytes, name } = await upload(request);
-      return library.addPicture(bytes, name);
+      return library.addPicture(bytes, name, request.query.brand);
     },
   );
   routes.get(

@@ -121,6 +121,23 @@ export function addPieceRoutes(
     ({ params, query }) => refits.layouts(params.id, query.placement),
   );
   routes.get(
+    "/api/pieces/:id/sheet",
+    {
+      schema: {
+        summary: "All sizes of a piece on one page, at one scale, as PNG or PDF",
+        params: Id,
+        querystring: z.object({ format: z.enum(["png", "pdf"]).default("png") }),
+      },
+    },
+    async ({ params, query }, reply) => {
+      const { name, bytes } = await refits.sheet(params.id, query.format);
+      return reply
+        .header("content-disposition", `attachment; filename="${encodeURIComponent(name)}"`)
+        .type(query.format === "pdf" ? "application/pdf" : "image/png")
+        .send(Buffer.from(bytes));
+    },
+  );
+  routes.get(
     "/api/pieces/:id/with-lead",
     {
       schema: {

@@ -149,6 +149,21 @@ describe("brand kits", () => {
     const stored = await server.services.around.blobs.read(made.body.id);
     const { data } = await sharp(stored).raw().toBuffer({ resolveWithObject: true });
     expect([data[3], data[(40 * 80 + 40) * 4 + 3]]).to.deep.equal([0, 255]);
+    // A new kit takes it like that from the start: no white box on a coloured ground.
+    const begun = await server.ask("POST", "/api/brands", {
+      name: "Squares",
+      colours: [{ name: "Tide", hex: "#123A3F", role: "primary" }],
+      headline: { shelf: "vollkorn" },
+      text: { shelf: "vollkorn" },
+      logo: id,
+    });
+    expect(begun.body.logos).to.deep.include({
+      kind: "mark",
+      ink: "own",
+      ground: "light",
+      file: made.body.id,
+      clear: 0.25,
+    });
     const noise = { ...square.create, noise: { type: "gaussian" as const, mean: 120, sigma: 60 } };
     const photo = await send("photo.png", await sharp({ create: noise }).png().toBuffer());
     const refused = await server.ask("POST", `/api/pictures/${photo}/logo`, {

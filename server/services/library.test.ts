@@ -151,7 +151,7 @@ describe("stored pictures", () => {
     await server.store.write((tx) =>
       tx.update(files).set({ picture: older }).where(eq(files.id, before!.id)),
     );
-    await library.findFoci();
+    await library.lookAgain();
     expect((await library.picture(before!.id)).focus).to.deep.equal(focus);
     expect(focus).to.have.keys("x", "y");
     await server.close();

@@ -1,13 +1,17 @@
 import { asc, eq, isNotNull } from "drizzle-orm";
-import type { FontAnswer, LogoWish, PaletteAnswer } from "../../core/api";
+import type { FontAnswer, LogoWish, PaletteAnswer, StoredPicture } from "../../core/api";
 import type { Brand } from "../../core/brand";
 import type { FileId, PictureFile } from "../../core/files";
+import { messagePictures } from "../../core/piece";
 import { proposeColours } from "../../core/palette";
-import { problem } from "../../core/problem";
+import { Problem, problem } from "../../core/problem";
 import { inspectFont } from "../imports/fonts";
 import { inspectPicture } from "../render/inspect";
-import { brands, files } from "../store/tables";
+import { brands, files, pieces, settings } from "../store/tables";
 import type { Surroundings } from "./services";
+
+/** What is written down when every stored picture has been looked at for its focus and its ink. */
+const LOOKED = "pictures:art";
 
 /** Brands, and the files that brands and pieces use. */
 export class Library {
@@ -24,14 +28,25 @@ export class Library {
     return row.document;
   }
 
-  async pictures(): Promise<PictureFile[]> {
+  /** Pictures with the brands that they belong to. */
+  async pictures(): Promise<StoredPicture[]> {
     const { read } = this.around.store;
-    const rows = await read
-      .select()
-      .from(files)
-      .where(isNotNull(files.picture))
-      .orderBy(asc(files.created));
-    return rows.flatMap((row) => row.picture ?? []);
+    const [rows, used] = await Promise.all([
+      read.select().from(files).where(isNotNull(files.picture)).orderBy(asc(files.created)),
+      read.select().from(pieces),
+    ]);
+    const users = new Map<FileId, Set<string>>();
+    for (const { document } of used)
+      for (const id of messagePictures(document.message))
+        users.set(id, (users.get(id) ?? new Set()).add(document.brand));
+    return rows.flatMap(({ picture, brand }) => {
+      if (!picture) return [];
+      const owners = new Set([
+        ...(brand === null ? [] : [brand]),
+        ...(users.get(picture.id) ?? []),
+      ]);
+      return [{ ...picture, brands: [...owners] }];
+    });
   }
 
   async picture(id: FileId): Promise<PictureFile> {
@@ -41,17 +56,21 @@ export class Library {
   }
 
   /** Checks and stores a picture; one that is there already is answered as it is. */
-  async addPicture(bytes: Buffer, name: string): Promise<PictureFile> {
+  async addPicture(bytes: Buffer, name: string, brand?: string): Promise<PictureFile> {
     const picture = await inspectPicture(bytes, name);
-    await this.addFile(bytes, name, picture);
+    await this.addFile(bytes, name, picture, brand);
     return this.picture(picture.id);
   }
 
-  /** Pictures that were stored before a focus was looked for get theirs; those that cannot be read stay as they are. */
-  async findFoci(): Promise<void> {
+  /**
+   * Pictures that were stored before something was looked for in them, a focus or a drawing's ink, are looked at again;
+   * those that cannot be read stay as they are.
+   */
+  async lookAgain(): Promise<void> {
     const { store, blobs } = this.around;
+    const [seen] = await store.read.select().from(settings).where(eq(settings.key, LOOKED));
+    if (seen) return;
     for (const known of await this.pictures()) {
-      if (known.vector || known.focus) continue;
       const picture = await blobs
         .read(known.id)
         .then((bytes) => inspectPicture(bytes, known.name))
@@ -59,6 +78,7 @@ export class Library {
       if (picture)
         await store.write((tx) => tx.update(files).set({ picture }).where(eq(files.id, known.id)));
     }
+    await store.write((tx) => tx.insert(settings).values({ key: LOOKED, value: "done" }));
   }
 
   /** Stores a logo or screenshot and proposes the colours that it shows. */
@@ -77,19 +97,41 @@ export class Library {
     return this.addPicture(Buffer.from(bytes), `${stem} ${as}.png`);
   }
 
+  /** A logo as a kit takes it: without the flat ground that most come on, where that can be taken away. */
+  async logo(id: FileId): Promise<PictureFile> {
+    const picture = await this.picture(id);
+    if (!picture.art?.ground) return picture;
+    return this.logoVersion(id, { as: "without-ground" }).catch((error: unknown) => {
+      if (error instanceof Problem && error.code === "logo-impossible") return picture;
+      throw error;
+    });
+  }
+
   /** Checks and stores a font, as it came. Throws `font-unreadable`. */
   async addFont(bytes: Buffer, name: string): Promise<FontAnswer> {
     const faces = await inspectFont(bytes, name);
     return { id: await this.addFile(bytes, name), name, faces };
   }
 
-  async addFile(bytes: Uint8Array, name: string, picture?: PictureFile): Promise<FileId> {
+  async addFile(
+    bytes: Uint8Array,
+    name: string,
+    picture?: PictureFile,
+    brand?: string,
+  ): Promise<FileId> {
     const id = await this.around.blobs.put(bytes);
     const created = this.around.now().toISOString();
     await this.around.store.write((tx) =>
       tx
         .insert(files)
-        .values({ id, name, bytes: bytes.length, picture: picture ?? null, created })
+        .values({
+          id,
+          name,
+          bytes: bytes.length,
+          picture: picture ?? null,
+          brand: brand ?? null,
+          created,
+        })
         .onConflictDoNothing(),
     );
     return id;

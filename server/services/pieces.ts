@@ -2,7 +2,15 @@ import { asc, eq, inArray } from "drizzle-orm";
 import type { CrateAnswer, DressAnswer, PieceAnswer } from "../../core/api";
 import type { Brand } from "../../core/brand";
 import { redress } from "../../core/kit";
-import { applyEdit, copyPiece, freeTitle, valueNow, type Edit, type Piece } from "../../core/piece";
+import {
+  applyEdit,
+  copyPiece,
+  freeTitle,
+  isPicture,
+  valueNow,
+  type Edit,
+  type Piece,
+} from "../../core/piece";
 import { known } from "../../core/placements";
 import { problem } from "../../core/problem";
 import type { Transaction } from "../store/database";
@@ -222,9 +230,15 @@ export class Pieces {
       const lookup = await this.placements.lookup(tx);
       for (const { placement, own } of edit.to) if (!own) known(placement, lookup);
     }
-    if (edit.kind === "picture") {
-      const [file] = await tx.select().from(files).where(eq(files.id, edit.to.picture));
-      if (!file?.picture) throw problem("not-found", { what: "picture", id: edit.to.picture });
+    const picture =
+      edit.kind === "picture"
+        ? edit.to.picture
+        : edit.kind === "slot" && edit.to && isPicture(edit.to)
+          ? edit.to.picture
+          : undefined;
+    if (picture !== undefined) {
+      const [file] = await tx.select().from(files).where(eq(files.id, picture));
+      if (!file?.picture) throw problem("not-found", { what: "picture", id: picture });
     }
   }
 

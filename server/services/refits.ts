@@ -25,6 +25,18 @@ export class Refits {
     return this.around.pool.withLead(await this.task(id, placement));
   }
 
+  /** All sizes of a piece on one page, and a name for the file. */
+  async sheet(id: string, format: "png" | "pdf"): Promise<{ name: string; bytes: Uint8Array }> {
+    const { piece, crate } = await this.pieces.get(id);
+    const brand = await this.library.brand(piece.brand);
+    const lookup = await this.placements.lookup();
+    const placements = piece.sizes.map(({ placement }) => knownPlacement(piece, placement, lookup));
+    const date = new Intl.DateTimeFormat("en-GB", { dateStyle: "long" }).format(this.around.now());
+    const about = { crate: crate.name, title: piece.title, brand: brand.name, date };
+    const bytes = await this.around.pool.sizeSheet({ piece, brand, placements, about, format });
+    return { name: `${piece.title}, all sizes.${format}`, bytes };
+  }
+
   private async task(id: string, wanted: string): Promise<RefitTask> {
     const { piece } = await this.pieces.get(id);
     const placement = knownPlacement(piece, wanted, await this.placements.lookup());

@@ -56,6 +56,8 @@ export const files = sqliteTable("files", {
   bytes: integer("bytes").notNull(),
   /** Null for what is not a picture. */
   picture: text("picture", { mode: "json" }).$type<PictureFile>(),
+  /** The brand that a picture came with; it is offered to no other. Null for one that belongs to none. */
+  brand: text("brand"),
   created: created(),
 });
 

@@ -16,6 +16,30 @@ describe("words and pictures of a message", () => {
     (await stage.program.ask<PieceAnswer>(`/api/pieces/${id}`)).piece;
   const saved = () => page.getByText("Saved", { exact: true }).waitFor();
 
+  it("adds a slot with a press, shows it on every size, and takes it out again", async () => {
+    page = await stage.open("/pieces/opening-announcement/message");
+    await page.getByRole("button", { name: "Place", exact: true }).click();
+    await page.keyboard.type("at the old tollgate");
+    await saved();
+    expect((await stored("opening-announcement")).message.place).to.deep.include({
+      text: "at the old tollgate",
+    });
+    await settled(page);
+    const without = page.getByText("without place");
+    expect(await without.count()).to.be.below(6);
+    const place = page.getByRole("textbox", { name: "Place" });
+    await place.fill("");
+    await page.getByRole("button", { name: "Take place out" }).click();
+    await place.waitFor({ state: "detached" });
+    await saved();
+    expect((await stored("opening-announcement")).message).not.to.have.property("place");
+    const sheet = await page.request.get(
+      `${stage.program.url}/api/pieces/opening-announcement/sheet?format=pdf`,
+    );
+    expect(sheet.status()).to.equal(200);
+    expect((await sheet.body()).subarray(0, 5).toString()).to.equal("%PDF-");
+  });
+
   it("keeps other wordings, exchanges them, and makes a batch of them", async () => {
     page = await stage.open("/pieces/opening-announcement/message");
     await headline().click();

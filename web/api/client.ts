@@ -114,7 +114,12 @@ export const api = {
   beginPiece: (crate: string, wanted: NewPiece) =>
     post(PieceAnswer, `/api/crates/${crate}/pieces`, wanted),
   importZip: (file: File) => post(ImportAnswer, "/api/imports", form(file)),
-  addPicture: (file: File) => post(PictureFile, "/api/pictures", form(file)),
+  addPicture: (file: File, brand?: string) =>
+    post(
+      PictureFile,
+      `/api/pictures${brand ? `?brand=${encodeURIComponent(brand)}` : ""}`,
+      form(file),
+    ),
   addBrand: (brand: NewBrand) => post(Brand, "/api/brands", brand),
   changeBrand: (brand: Brand, version: number, key?: string) =>
     ask(Brand, "PUT", `/api/brands/${brand.id}`, { brand, version, key }),

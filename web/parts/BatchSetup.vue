@@ -46,7 +46,7 @@ function toggle(list: string[], id: string): string[] {
       </legend>
       <div class="pictures">
         <button
-          v-for="picture in library.photographs"
+          v-for="picture in library.photographsOf(open.piece?.brand ?? '')"
           :key="picture.id"
           :aria-pressed="batch.pictures.includes(picture.id)"
           :aria-label="picture.name"

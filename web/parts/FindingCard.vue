@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import { onBrand } from "../../core/piece";
-import { wordingOf, type Finding } from "../../core/preflight";
+import { fineKey, wordingOf, type Finding } from "../../core/preflight";
 import { usePiece } from "../stores/piece";
 
 /** A finding in words; it can be pointed at on its size. */
-const props = defineProps<{ finding: Finding; pointed?: boolean }>();
+const props = defineProps<{ finding: Finding; placement?: string; pointed?: boolean }>();
 const emit = defineEmits<{ point: [] }>();
 
 const open = usePiece();
@@ -16,6 +16,12 @@ function mend({ from, to }: NonNullable<Finding["mend"]>): void {
   const { arrangement, sizes } = open.piece;
   const was = { arrangement, sizes };
   open.change({ kind: "looks", to: onBrand(was, from, to), was });
+}
+
+/** For good: it is not told again of this size, until it is taken back by undo. */
+function callFine(placement: string): void {
+  const was = open.piece?.fine ?? [];
+  open.change({ kind: "fine", to: [...was, fineKey(placement, props.finding)], was });
 }
 
 const words = computed(() => wordingOf(props.finding));
@@ -40,6 +46,13 @@ const levels = { "must-fix": "Must fix", "look-again": "Look again", note: "Note
     <p class="quiet">{{ words.text }}</p>
     <button v-if="finding.mend" class="button" @click="mend(finding.mend)">
       Use {{ finding.mend.name }}
+    </button>
+    <button
+      v-if="placement && finding.level !== 'must-fix'"
+      class="button"
+      @click="callFine(placement)"
+    >
+      It is fine so
     </button>
     <button v-if="finding.node" class="button" :aria-pressed="pointed" @click="emit('point')">
       {{ pointed ? "Stop pointing" : "Point at it" }}

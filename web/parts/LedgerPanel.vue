@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
 import { altText } from "../../core/api";
+import { slotName } from "../../core/message";
 import { isLocal, localOf } from "../../core/piece";
-import { roleName, toAct } from "../../core/preflight";
+import { toAct } from "../../core/preflight";
 import type { Step } from "../router";
 import { useBench } from "../stores/bench";
 import { usePiece } from "../stores/piece";
@@ -23,13 +24,14 @@ const wall = useSharedWall();
 const placement = computed(() => open.placements.find(({ id }) => id === bench.current));
 const report = computed(() => wall.reports.value.get(bench.current ?? ""));
 const findings = computed(() => toAct(report.value?.findings ?? []));
-const leftOut = computed(
-  () =>
-    report.value?.findings
-      .filter((finding) => finding.code === "left-out")
-      .map((finding) => roleName(finding.role).toLowerCase())
-      .join(", ") ?? "",
-);
+/** The message's words that this size has no room for, by name. */
+const leftOut = computed(() => {
+  const { slots = [], shown = [] } = report.value ?? {};
+  return slots
+    .filter((slot) => !shown.includes(slot))
+    .map((slot) => slotName(slot).toLowerCase())
+    .join(", ");
+});
 const headline = computed(() => report.value?.nodes.find((node) => node.role === "headline"));
 const read = computed(() => (open.piece ? altText(open.piece) : ""));
 const picking = ref(false);
@@ -61,6 +63,7 @@ const showsSize = computed(() => !["batch", "deliver", "look"].includes(props.st
         v-for="(finding, index) in findings"
         :key="index"
         :finding="finding"
+        :placement="placement.id"
         :pointed="bench.pointed !== undefined && bench.pointed === finding.node"
         @point="bench.pointed = bench.pointed === finding.node ? undefined : finding.node"
       />

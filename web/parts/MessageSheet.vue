@@ -1,13 +1,31 @@
 <script setup lang="ts">
-import { computed } from "vue";
+import { computed, nextTick } from "vue";
+import { readingRank } from "../../core/message";
 import { isText } from "../../core/piece";
 import { usePiece } from "../stores/piece";
+import AddSlots from "./AddSlots.vue";
 import PictureBlock from "./PictureBlock.vue";
 import TextBlock from "./TextBlock.vue";
 
 /** The message as a page, read from top to bottom. The brand stands at its head. */
 const open = usePiece();
-const slots = computed(() => Object.entries(open.piece?.message ?? {}));
+/** In the order of reading, whatever came last. */
+const slots = computed(() =>
+  Object.entries(open.piece?.message ?? {})
+    .map(([slot, filling], index) => ({
+      slot,
+      filling,
+      index,
+      rank: isText(filling) ? readingRank(slot) : -1,
+    }))
+    // Pictures stand first, as they are seen first.
+    .sort((a, b) => a.rank - b.rank || a.index - b.index),
+);
+
+async function focus(slot: string): Promise<void> {
+  await nextTick();
+  document.querySelector<HTMLElement>(`[data-slot="${slot}"] textarea`)?.focus();
+}
 </script>
 
 <template>
@@ -28,15 +46,17 @@ const slots = computed(() => Object.entries(open.piece?.message ?? {}));
         ></i>
       </span>
     </header>
-    <template v-for="[slot, filling] in slots" :key="slot">
+    <template v-for="{ slot, filling } in slots" :key="slot">
       <TextBlock
         v-if="isText(filling)"
+        :data-slot="slot"
         :slot-name="slot"
         :text="filling.text"
         :alternatives="filling.alternatives"
       />
       <PictureBlock v-else :slot-name="slot" :filling="filling" />
     </template>
+    <AddSlots @added="focus" />
   </section>
 </template>
 

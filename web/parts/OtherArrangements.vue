@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { useEventListener, useLocalStorage } from "@vueuse/core";
 import { computed, onMounted, ref } from "vue";
-import { isPicture, isText, leadOf, type Piece } from "../../core/piece";
-import { fitting, inLook, Look, lookAt, pairingsOf, whatChanged } from "../../core/templates";
+import { leadOf, type Piece } from "../../core/piece";
+import { inLook, Look, lookAt, pairingsOf, whatChanged } from "../../core/templates";
 import { usePiece } from "../stores/piece";
 import { useTemplates } from "../stores/templates";
 import { useToasts } from "../stores/toasts";
 import LookTile from "./LookTile.vue";
+import { useOffers } from "./use-offers";
 
 /** The same message in other arrangements, spreads and pairings, twelve at a time, those that suit it best first. */
 const open = usePiece();
@@ -27,14 +28,20 @@ onMounted(async () => {
   }
 });
 
-const suited = computed(() => {
-  const fillings = Object.entries(open.piece?.message ?? {});
-  const words = Object.fromEntries(
-    fillings.flatMap(([slot, filling]) => (isText(filling) ? [[slot, filling.text]] : [])),
-  );
-  const pictures = fillings.flatMap(([, filling]) => (isPicture(filling) ? [filling.picture] : []));
-  return fitting(list.templates, { words, pictures });
+/** Those first that the message comes out best in. */
+const { ordered } = useOffers({
+  pieces: () => {
+    const { piece, brand } = open;
+    if (!piece || !brand) return [];
+    return list.templates.map((template, index) => {
+      const look = lookAt(template, brand, index, 0);
+      return { template, piece: { ...inLook(piece, template, look, brand), id: template.id } };
+    });
+  },
+  brand: () => open.brand,
+  wanted: () => true,
 });
+const suited = computed(() => ordered.value.map(({ template }) => template));
 const pages = computed(() => Math.max(1, Math.ceil(suited.value.length / AT_ONCE)));
 
 const onThisPage = computed(() => {

@@ -34,11 +34,15 @@ function put(picture: string): void {
   open.change({ kind: "picture", slot: props.slotName, to: { picture }, was: was.value });
 }
 
+function takeOut(): void {
+  open.change({ kind: "slot", slot: props.slotName, to: null, was: props.filling });
+}
+
 async function take(file: File | null | undefined): Promise<void> {
   if (!file) return;
   busy.value = true;
   try {
-    put((await library.addPicture(file)).id);
+    put((await library.addPicture(file, open.piece?.brand)).id);
   } catch (error) {
     toasts.fail(error);
   } finally {
@@ -131,6 +135,7 @@ function describe(event: Event): void {
         <ImagePlus :size="16" aria-hidden="true" /> {{ busy ? "Storing …" : "Replace" }}
       </button>
       <button class="button plain" @click="shelfShown = true">From the shelf</button>
+      <button class="button plain" @click="takeOut">Take out</button>
     </div>
     <input
       ref="chooser"
@@ -141,7 +146,7 @@ function describe(event: Event): void {
       :aria-label="`Replace the ${slotName}`"
       @change="chosen"
     />
-    <PictureShelf v-model:shown="shelfShown" @picked="put" />
+    <PictureShelf v-model:shown="shelfShown" :brand="open.piece?.brand ?? ''" @picked="put" />
   </div>
 </template>
 

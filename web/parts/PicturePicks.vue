@@ -7,6 +7,7 @@ import { useLibrary } from "../stores/library";
 import { useToasts } from "../stores/toasts";
 
 /** Pictures that go with a message, in the order in which they were chosen: of the shelf, dropped, pasted or opened. */
+const props = defineProps<{ brand: string }>();
 const chosen = defineModel<FileId[]>({ required: true });
 const library = useLibrary();
 const toasts = useToasts();
@@ -16,7 +17,7 @@ const over = ref(false);
 async function take(files: FileList | null | undefined): Promise<void> {
   for (const file of files ?? []) {
     try {
-      const { id } = await library.addPicture(file);
+      const { id } = await library.addPicture(file, props.brand);
       if (!chosen.value.includes(id)) chosen.value = [...chosen.value, id];
     } catch (error) {
       toasts.fail(error);
@@ -76,7 +77,7 @@ function toggle(id: FileId): void {
     <p class="quiet small">In the order of importance; none is fine. Drop or paste others here.</p>
     <div class="pictures">
       <button
-        v-for="one in library.photographs"
+        v-for="one in library.photographsOf(brand)"
         :key="one.id"
         class="picture"
         :aria-pressed="chosen.includes(one.id)"

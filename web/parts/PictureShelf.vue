@@ -1,12 +1,15 @@
 <script setup lang="ts">
+import { computed } from "vue";
 import { useLibrary } from "../stores/library";
 import DialogCard from "./DialogCard.vue";
 
-/** All stored photographs, to take one from. Logos are the brand's and do not stand here. */
+/** The photographs that a brand may show, to take one from. Logos are the brand's and do not stand here. */
+const props = defineProps<{ brand: string }>();
 const shown = defineModel<boolean>("shown", { required: true });
 const emit = defineEmits<{ picked: [id: string] }>();
 
 const library = useLibrary();
+const photographs = computed(() => library.photographsOf(props.brand));
 
 function pick(id: string): void {
   shown.value = false;
@@ -16,10 +19,10 @@ function pick(id: string): void {
 
 <template>
   <DialogCard v-model:shown="shown" title="The shelf" :width="760">
-    <p v-if="library.photographs.length === 0" class="quiet">No pictures are stored yet.</p>
+    <p v-if="photographs.length === 0" class="quiet">No pictures are stored yet.</p>
     <div class="pictures">
       <button
-        v-for="picture in library.photographs"
+        v-for="picture in photographs"
         :key="picture.id"
         :aria-label="`Take ${picture.name}`"
         @click="pick(picture.id)"

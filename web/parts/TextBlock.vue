@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { X } from "@lucide/vue";
 import { computed, nextTick, ref, useId, useTemplateRef } from "vue";
 import { slotHints, slotName as nameOf } from "../../core/message";
 import { LIMITS } from "../../core/piece";
@@ -31,13 +32,10 @@ const wall = useSharedWall();
 /** The sizes that have no room for these words, in the order of the wall. */
 const without = computed(() => {
   if (!props.text.trim()) return [];
-  const nodes = open.piece?.arrangement.filter(({ slot }) => slot === props.slotName) ?? [];
-  const ids = new Set(nodes.map(({ id }) => id));
-  return open.placements.filter(({ id }) =>
-    wall.reports.value
-      .get(id)
-      ?.findings.some(({ code, node }) => code.endsWith("left-out") && ids.has(node ?? "")),
-  );
+  return open.placements.filter(({ id }) => {
+    const report = wall.reports.value.get(id);
+    return report?.slots.includes(props.slotName) && !report.shown.includes(props.slotName);
+  });
 });
 
 function type(event: Event): void {
@@ -52,6 +50,12 @@ function type(event: Event): void {
     return;
   }
   open.change({ kind: "text", slot: props.slotName, to: area.value, was: props.text });
+}
+
+/** The slot goes, and its room on every size with it. */
+function takeOut(): void {
+  const was = open.piece?.message[props.slotName];
+  if (was) open.change({ kind: "slot", slot: props.slotName, to: null, was });
 }
 
 /** What a stretch of the words can be made to do, and the key that does it. */
@@ -103,6 +107,14 @@ function byKey(event: KeyboardEvent): void {
           {{ one.name }}
         </button>
       </span>
+      <button
+        v-else-if="!text.trim()"
+        class="out"
+        :aria-label="`Take ${nameOf(slotName).toLowerCase()} out`"
+        @click="takeOut"
+      >
+        <X :size="14" aria-hidden="true" />
+      </button>
       <span v-else-if="near" class="number">{{ text.length }} of {{ LIMITS.text }}</span>
     </div>
     <!-- The mirror behind has the same words, so the block is as high as what is typed. -->
@@ -139,6 +151,19 @@ function byKey(event: KeyboardEvent): void {
   padding: 8px 0 8px 12px;
   margin-left: -14px;
   border-left: 2px solid transparent;
+}
+
+.out {
+  display: inline-flex;
+  padding: 2px;
+  border: 0;
+  background: none;
+  color: var(--quiet);
+  cursor: pointer;
+}
+
+.out:hover {
+  color: var(--ink);
 }
 
 .without {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from "vue";
+import { isFact, slotName } from "../../core/message";
 import { isLocal } from "../../core/piece";
 import type { Placement } from "../../core/placements";
 import { toAct } from "../../core/preflight";
@@ -32,6 +33,13 @@ const places = computed(() => {
     findings.value.filter(({ level }) => level === "must-fix").map(({ node }) => node),
   );
   return (report.value?.nodes ?? []).filter(({ id }) => wrong.has(id)).map(({ ink }) => ink);
+});
+/** The first words of the message that are not here, what matters most before anything else. */
+const without = computed(() => {
+  const { slots = [], shown = [] } = report.value ?? {};
+  const missing = slots.filter((slot) => !shown.includes(slot));
+  const first = missing.find(isFact) ?? missing[0];
+  return first && slotName(first).toLowerCase();
 });
 const pointed = computed(() =>
   isSelected.value ? report.value?.nodes.find((node) => node.id === bench.pointed) : undefined,
@@ -71,8 +79,11 @@ function enlarge(): void {
       <span v-if="isChanged" class="changed">Changed on this size</span>
       <span class="facts number">
         {{ placement.width }} × {{ placement.height }}
+        <span v-if="without" class="look">without {{ without }}</span>
         <span v-if="mustFix" class="must">{{ mustFix }} to fix</span>
-        <span v-else-if="findings.length" class="look">{{ findings.length }} to look at</span>
+        <span v-else-if="findings.length && !without" class="look"
+          >{{ findings.length }} to look at</span
+        >
       </span>
     </figcaption>
   </figure>

@@ -2,21 +2,30 @@ import type { Brand } from "../../core/brand";
 import type { FileId } from "../../core/files";
 import type { Piece } from "../../core/piece";
 import type { Placement } from "../../core/placements";
-import { pieceOf, type Template } from "../../core/templates";
+import { pictureSlots, pieceOf, type Template } from "../../core/templates";
 
 /** What previews of templates say and show. */
 export interface Wanted {
   words: Record<string, string>;
-  /** Chosen pictures, and those of the shelf that stand in for others. */
+  /** Chosen pictures. */
   pictures: readonly FileId[];
+  /** The brand's other pictures, which stand in for them as long as nothing is said. */
   shelf: readonly FileId[];
 }
 
-/** The chosen pictures, then others of the shelf; each template begins with another one, so that no two look alike. */
-export function picturesFor(index: number, { pictures, shelf }: Wanted): FileId[] {
-  const others = shelf.filter((id) => !pictures.includes(id));
-  const from = others.length > 0 ? index % others.length : 0;
-  return [...pictures, ...others.slice(from), ...others.slice(0, from)];
+/**
+ * The chosen pictures. As long as nothing is said or chosen, a template shows what it was drawn for with pictures of the
+ * shelf, each beginning with another one, so that no two look alike.
+ */
+export function picturesFor(
+  template: Template,
+  index: number,
+  { words, pictures, shelf }: Wanted,
+): FileId[] {
+  const isSample = Object.keys(words).length === 0 && pictures.length === 0;
+  if (!isSample || shelf.length === 0) return [...pictures];
+  const from = index % shelf.length;
+  return [...shelf.slice(from), ...shelf.slice(0, from)].slice(0, pictureSlots(template).length);
 }
 
 /** A template as a piece that is not stored; named after it, and what it shows is prepared under that name. */
@@ -25,7 +34,7 @@ export const previewOf = (template: Template, brand: Brand, index: number, wante
     id: template.id,
     title: template.name,
     words: wanted.words,
-    pictures: picturesFor(index, wanted),
+    pictures: picturesFor(template, index, wanted),
   });
 
 /** CSS pixels: previews have one area, whatever their shape, and none is wider than this. */

@@ -24,11 +24,15 @@ describe("templates that are looked for", () => {
     expect(formatOf(shippedTemplates.find(({ id }) => id === "pin-list")!)).to.equal("pin");
   });
 
-  it("show chosen pictures first, and each begins with another of the shelf", () => {
-    const shelf = ["a", "b", "c"];
+  it("show what they were drawn for with pictures of the shelf, as long as nothing is said or chosen", () => {
+    const template = shippedTemplates.find(({ id }) => id === "three-views")!;
+    const shelf = ["a", "b", "c", "d"];
     const none = { words: {}, pictures: [], shelf };
-    expect([0, 1, 2, 3].map((i) => picturesFor(i, none)[0])).to.deep.equal(["a", "b", "c", "a"]);
-    expect(picturesFor(1, { ...none, pictures: ["c"] })).to.deep.equal(["c", "b", "a"]);
-    expect(picturesFor(5, { ...none, shelf: [] })).to.deep.equal([]);
+    const first = [0, 1, 2, 3, 4].map((i) => picturesFor(template, i, none)[0]);
+    expect(first).to.deep.equal(["a", "b", "c", "d", "a"]);
+    expect(picturesFor(template, 1, none)).to.deep.equal(["b", "c", "d"]);
+    expect(picturesFor(template, 1, { ...none, pictures: ["c"] })).to.deep.equal(["c"]);
+    expect(picturesFor(template, 1, { ...none, words: { headline: "Tea" } })).to.deep.equal([]);
+    expect(picturesFor(template, 5, { ...none, shelf: [] })).to.deep.equal([]);
   });
 });

@@ -20,7 +20,7 @@ export function useTemplatesAhead(): void {
     // What cannot be had now is asked for again when it is needed.
     await list.load().catch(() => undefined);
     if (!brand) return;
-    const shelf = library.photographs.map(({ id }) => id);
+    const shelf = library.photographsOf(brand.id).map(({ id }) => id);
     knowPictures(library.pictures);
     for (const [index, template] of list.templates.entries()) {
       const lead = library.placements.find(({ id }) => id === template.design.lead);

@@ -9,6 +9,7 @@ import FileFields from "../parts/FileFields.vue";
 import InLedger from "../parts/InLedger.vue";
 import OutdatedList from "../parts/OutdatedList.vue";
 import GraphicTile from "../parts/GraphicTile.vue";
+import SheetLinks from "../parts/SheetLinks.vue";
 import { useBatch } from "../stores/batch";
 import { usePiece } from "../stores/piece";
 import { useToasts } from "../stores/toasts";
@@ -98,6 +99,7 @@ const time = (value: string): string =>
       <button class="button plain" @click="sizes = allChosen ? [] : placements.map((p) => p.id)">
         {{ allChosen ? "Choose none" : "Choose all" }}
       </button>
+      <SheetLinks />
     </header>
     <div class="tiles">
       <label

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import { toAct } from "../../core/preflight";
+import { checkPiece, toAct } from "../../core/preflight";
 import { counted } from "../parts/counted";
 import FindingCard from "../parts/FindingCard.vue";
 import WallTile from "../parts/WallTile.vue";
@@ -21,13 +21,17 @@ const all = computed(() => {
     return { placement, report, findings: toAct(report?.findings ?? []) };
   });
 });
+/** Words that stand on no size at all. */
+const ofPiece = computed(() =>
+  checked.value ? checkPiece(all.value.flatMap(({ report }) => report ?? [])) : [],
+);
 const checked = computed(() => all.value.every((entry) => entry.report !== undefined));
 const withFindings = computed(() => all.value.filter(({ findings }) => findings.length > 0));
 const clean = computed(() =>
   all.value.filter(({ findings, report }) => report && findings.length === 0),
 );
 const counts = computed(() => {
-  const findings = all.value.flatMap((entry) => entry.findings);
+  const findings = [...ofPiece.value, ...all.value.flatMap((entry) => entry.findings)];
   const must = findings.filter((finding) => finding.level === "must-fix").length;
   return { must, look: findings.length - must };
 });
@@ -51,6 +55,9 @@ function point(placement: string, node: string | undefined): void {
       Checked: safe areas and crops, overlap, legibility, contrast, resolution, characters, the
       brand's colours.
     </p>
+    <section v-if="ofPiece.length" aria-label="The whole piece">
+      <FindingCard v-for="finding in ofPiece" :key="finding.about" :finding="finding" />
+    </section>
     <section v-for="entry in withFindings" :key="entry.placement.id" class="entry">
       <WallTile :placement="entry.placement" :width="widths.get(entry.placement.id) ?? 1" />
       <div>
@@ -58,6 +65,7 @@ function point(placement: string, node: string | undefined): void {
           v-for="(finding, index) in entry.findings"
           :key="index"
           :finding="finding"
+          :placement="entry.placement.id"
           :pointed="
             bench.current === entry.placement.id &&
             bench.pointed !== undefined &&

@@ -3,6 +3,7 @@ import { useElementSize } from "@vueuse/core";
 import { computed, ref, useTemplateRef, watchEffect } from "vue";
 import type { Placement } from "../../core/placements";
 import { counted } from "../parts/counted";
+import SheetLinks from "../parts/SheetLinks.vue";
 import SizePicker from "../parts/SizePicker.vue";
 import WallTile from "../parts/WallTile.vue";
 import type { Step } from "../router";
@@ -65,7 +66,10 @@ function largeWidth({ width, height }: Placement): number {
       <button v-if="bench.large" class="button" @click="bench.large = false">
         Back to the wall
       </button>
-      <button v-else class="button" @click="pickerShown = true">Choose sizes</button>
+      <template v-else>
+        <SheetLinks v-if="step === 'sizes'" />
+        <button class="button" @click="pickerShown = true">Choose sizes</button>
+      </template>
     </header>
     <div v-if="largeOne" class="large">
       <WallTile :key="largeOne.id" :placement="largeOne" :width="largeWidth(largeOne)" />

@@ -1,6 +1,6 @@
 import { defineStore } from "pinia";
 import { computed, ref, shallowRef } from "vue";
-import type { CrateAnswer, PlacementList } from "../../core/api";
+import type { CrateAnswer, PlacementList, StoredPicture } from "../../core/api";
 import type { Brand } from "../../core/brand";
 import type { PictureFile } from "../../core/files";
 import { placementOf as placementIn, type Piece } from "../../core/piece";
@@ -13,7 +13,7 @@ export const useLibrary = defineStore("library", () => {
   const brands = shallowRef<Brand[]>([]);
   const lockedBrands = shallowRef<ReadonlySet<string>>(new Set());
   const catalogue = shallowRef<PlacementList>();
-  const pictures = shallowRef<PictureFile[]>([]);
+  const pictures = shallowRef<StoredPicture[]>([]);
   const state = ref<"loading" | "ready" | "failed">("loading");
   const failure = ref("");
 
@@ -29,6 +29,10 @@ export const useLibrary = defineStore("library", () => {
     const logos = new Set(brands.value.flatMap((brand) => brand.logos.map((logo) => logo.file)));
     return pictures.value.filter((picture) => !logos.has(picture.id));
   });
+
+  /** Those that a brand may show: its own, and those that belong to nobody. */
+  const photographsOf = (brand: string): StoredPicture[] =>
+    photographs.value.filter(({ brands: owners }) => owners.length === 0 || owners.includes(brand));
 
   async function load(): Promise<void> {
     state.value = state.value === "ready" ? "ready" : "loading";
@@ -51,12 +55,14 @@ export const useLibrary = defineStore("library", () => {
     }
   }
 
-  /** Stores a picture file and adds it to the shelf. Throws with the server's sentence. */
-  async function addPicture(file: File): Promise<PictureFile> {
-    const picture = await api.addPicture(file);
-    if (!pictures.value.some((known) => known.id === picture.id)) {
-      pictures.value = [...pictures.value, picture];
-    }
+  /** Stores a picture file, for a brand if one is named, and adds it to the shelf. Throws with the server's sentence. */
+  async function addPicture(file: File, brand?: string): Promise<PictureFile> {
+    const picture = await api.addPicture(file, brand);
+    const own = brand ? [brand] : [];
+    const known = pictures.value.find(({ id }) => id === picture.id);
+    const brands = [...new Set([...(known?.brands ?? []), ...own])];
+    const others = pictures.value.filter((one) => one !== known);
+    pictures.value = [...others, { ...picture, brands }];
     return picture;
   }
 
@@ -70,6 +76,7 @@ export const useLibrary = defineStore("library", () => {
     state,
     failure,
     photographs,
+    photographsOf,
     placementOf,
     brandById,
     load,

@@ -4,7 +4,7 @@ import { computed, onMounted, ref, watch } from "vue";
 import { useRouter } from "vue-router";
 import type { FileId } from "../../core/files";
 import { sortMessage, wordsOf, type SortedLine } from "../../core/message";
-import { fitting, pictureSlots, type Template } from "../../core/templates";
+import type { Template } from "../../core/templates";
 import { api } from "../api/client";
 import ImportJson from "../parts/ImportJson.vue";
 import PageBar from "../parts/PageBar.vue";
@@ -15,6 +15,7 @@ import SortedLines from "../parts/SortedLines.vue";
 import { isFound, NO_FILTERS, type Filters } from "../parts/template-filters";
 import TemplateFilters from "../parts/TemplateFilters.vue";
 import TemplateTile from "../parts/TemplateTile.vue";
+import { useOffers } from "../parts/use-offers";
 import { useLibrary } from "../stores/library";
 import { useTemplates } from "../stores/templates";
 import { useToasts } from "../stores/toasts";
@@ -76,28 +77,33 @@ const words = computed(() => wordsOf(lines.value));
 const hasWords = computed(() => lines.value.length > 0);
 
 /** Recent ones and favourites first as long as there are no words to judge by. */
-const shown = computed(() => {
-  const found = list.templates.filter((template) => isFound(template, filters.value));
-  if (hasWords.value) return fitting(found, { words: words.value, pictures: chosen.value });
+const found = computed(() => {
+  const all = list.templates.filter((template) => isFound(template, filters.value));
   const rank = ({ id }: Template) =>
-    favourites.value.includes(id) ? -2 : recent.value.includes(id) ? -1 : 0;
-  return [...found].sort((a, b) => rank(a) - rank(b));
+    hasWords.value ? 0 : favourites.value.includes(id) ? -2 : recent.value.includes(id) ? -1 : 0;
+  return [...all].sort((a, b) => rank(a) - rank(b));
 });
 
+/** Only this brand's own pictures stand in for those that a template was drawn for. */
 const wanted = computed(() => ({
   words: words.value,
   pictures: chosen.value,
-  shelf: library.photographs.map(({ id }) => id),
+  shelf: library.photographsOf(brandId.value).map(({ id }) => id),
 }));
 /** A template shows the same pictures wherever filters and fit put it. */
 const placeOf = (template: Template): number => list.templates.indexOf(template);
-const previews = computed(() => {
+const pieces = computed(() => {
   const kit = brand.value;
   if (!kit) return [];
-  return shown.value.map((template) => ({
+  return found.value.map((template) => ({
     template,
     piece: previewOf(template, kit, placeOf(template), wanted.value),
   }));
+});
+const { ordered: previews, busy: weighing } = useOffers({
+  pieces: () => pieces.value,
+  brand: () => brand.value,
+  wanted: () => hasWords.value || chosen.value.length > 0,
 });
 
 async function begin(template: Template): Promise<void> {
@@ -107,10 +113,7 @@ async function begin(template: Template): Promise<void> {
     const { piece } = await api.beginPiece(crateId.value, {
       template: template.id,
       words: words.value,
-      pictures: picturesFor(placeOf(template), wanted.value).slice(
-        0,
-        pictureSlots(template).length,
-      ),
+      pictures: picturesFor(template, placeOf(template), wanted.value),
     });
     recent.value = [template.id, ...recent.value.filter((id) => id !== template.id)].slice(0, 6);
     await library.load();
@@ -186,7 +189,7 @@ async function take(template: unknown): Promise<void> {
           <p class="quiet small">Sorted by their form; change what is not right.</p>
           <SortedLines :model-value="lines" @update:model-value="correct" />
         </template>
-        <PicturePicks v-model="chosen" />
+        <PicturePicks v-model="chosen" :brand="brandId" />
       </aside>
       <main>
         <TemplateFilters v-model="filters" :templates="list.templates" />
@@ -199,7 +202,7 @@ async function take(template: unknown): Promise<void> {
         </p>
         <template v-else-if="brand">
           <h2 v-if="hasWords">These suit it best</h2>
-          <div class="tiles" :aria-busy="busy">
+          <div class="tiles" :aria-busy="busy || weighing">
             <TemplateTile
               v-for="({ template, piece }, index) in previews"
               :key="template.id"

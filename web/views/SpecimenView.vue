@@ -23,7 +23,7 @@ const kit = computed(() => library.brandById.get(props.id));
 const brand = computed(
   () => kit.value && (font.value ? inFont(kit.value, font.value.id) : kit.value),
 );
-const picture = computed(() => chosenPicture.value ?? library.photographs[0]?.id);
+const picture = computed(() => chosenPicture.value ?? library.photographsOf(props.id)[0]?.id);
 const pages = computed(() => (brand.value ? specimen(brand.value, picture.value) : []));
 const current = ref("families");
 const page = computed(() => pages.value.find(({ id }) => id === current.value) ?? pages.value[0]);
@@ -76,7 +76,7 @@ function address(format: "png" | "svg"): string {
         <FontTrial v-model="font" />
       </aside>
       <SpecimenSheet :key="page.id" :page="page" :brand="brand" />
-      <PictureShelf v-model:shown="shelf" @picked="chosenPicture = $event" />
+      <PictureShelf v-model:shown="shelf" :brand="id" @picked="chosenPicture = $event" />
     </template>
   </main>
 </template>

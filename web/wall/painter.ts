@@ -3,7 +3,7 @@ import { toRaw } from "vue";
 import type { Brand } from "../../core/brand";
 import type { PictureFile } from "../../core/files";
 import type { Piece } from "../../core/piece";
-import type { Painter, ShowRequest, Shown, Tile } from "./protocol";
+import type { Offered, OfferRequest, Painter, ShowRequest, Shown, Tile } from "./protocol";
 
 /** Sizes are made beside each other, one worker for each core that the page may use. */
 const MOST_WORKERS = 3;
@@ -70,6 +70,16 @@ export async function prepare(piece: Piece, brand: Brand, tile: Omit<Tile, "key"
   await painter.show(plain({ piece, brand, tiles: [{ ...tile, key }], begins: true }));
   await painter.complete();
   void painter.detach(key);
+}
+
+/** What templates make of a message, each weighed by the worker that will show it. */
+export async function offers({ brand, wanted }: OfferRequest): Promise<Offered[]> {
+  knowPictures(known);
+  const shares = painters().map((painter, owner) => {
+    const own = wanted.filter(({ piece }) => ownerFor(piece.id) === owner);
+    return own.length > 0 ? painter.offer(plain({ brand, wanted: own })) : [];
+  });
+  return (await Promise.all(shares)).flat();
 }
 
 interface ShowQueueOptions {

@@ -1,8 +1,10 @@
 import type { Brand } from "../../core/brand";
 import type { PictureFile } from "../../core/files";
+import type { Offer } from "../../core/offers";
 import type { Piece } from "../../core/piece";
 import type { Placement } from "../../core/placements";
 import type { LayoutReport } from "../../core/preflight";
+import type { Template } from "../../core/templates";
 
 /** One canvas on screen and what it shows. `pixels` is the width of the canvas in device pixels. */
 export interface Tile {
@@ -27,6 +29,16 @@ export interface Shown {
   begun?: Piece;
 }
 
+/** Pieces of templates in one brand that are to be weighed, each with the placement that it begins at. */
+export interface OfferRequest {
+  brand: Brand;
+  wanted: { template: Template; piece: Piece; lead: Placement }[];
+}
+
+export interface Offered extends Pick<Offer, "cost" | "ground"> {
+  id: string;
+}
+
 /** What the painting worker does for the page. */
 export interface Painter {
   attach(key: string, canvas: OffscreenCanvas): void;
@@ -35,6 +47,8 @@ export interface Painter {
   know(pictures: PictureFile[]): void;
   /** Makes and paints; answers when every tile is painted with what is loaded. */
   show(request: ShowRequest): Promise<Shown[]>;
+  /** What templates make of a message, and how well; by the template's id. */
+  offer(request: OfferRequest): Promise<Offered[]>;
   /** Answers when every picture that was asked for has come (or failed) and is painted. */
   complete(): Promise<void>;
 }

@@ -1,9 +1,10 @@
 import type { Brand } from "../../core/brand";
-import { begin, makeScenes, type Made } from "../../core/engine";
+import { begin, makeScenes, type Begun, type Made } from "../../core/engine";
 import type { FileId, PictureFile } from "../../core/files";
 import { loadFonts, needsIcons } from "../../core/needs";
 import { paint, pathCache } from "../../core/paint";
 import { Kept } from "../../core/kept";
+import { offer } from "../../core/offers";
 import type { Piece } from "../../core/piece";
 import type { Placement } from "../../core/placements";
 import { reportOf } from "../../core/preflight";
@@ -12,7 +13,7 @@ import type { Scene } from "../../core/scene";
 import type { IconNode } from "../../core/shape";
 import { Typesetter } from "../../core/type";
 import { Bitmaps } from "./bitmaps";
-import type { ShowRequest, Shown, Tile } from "./protocol";
+import type { Offered, OfferRequest, ShowRequest, Shown, Tile } from "./protocol";
 
 /** About three rounds of looking through the templates. */
 const MOST_BEGUN = 150;
@@ -28,7 +29,7 @@ export class BrowserStudio {
   /** Tiles on which a picture is still a draft or missing. */
   private readonly unfinished = new Set<string>();
   /** Pieces as they begin, with what is painted of them: asked for again whenever templates are looked through. */
-  private readonly begun = new Kept<Made & { piece: Piece }>(MOST_BEGUN);
+  private readonly begun = new Kept<Begun>(MOST_BEGUN);
   private readonly brands = new Map<string, Brand>();
   private readonly path = pathCache((d) => new Path2D(d));
   private readonly bitmaps = new Bitmaps(() => this.repaintSoon());
@@ -73,6 +74,18 @@ export class BrowserStudio {
       }
       return { key: tile.key, report: reportOf(layout), ...(begun ? { begun } : {}) };
     });
+  }
+
+  async offer({ brand, wanted }: OfferRequest): Promise<Offered[]> {
+    const same = this.known(brand);
+    const offered: Offered[] = [];
+    for (const { template, piece, lead } of wanted) {
+      const sources = await this.sources(piece, same);
+      const made = await this.begin(piece, same, lead, sources);
+      const { cost, ground } = offer(template, made, same, sources);
+      offered.push({ id: template.id, cost, ground });
+    }
+    return offered;
   }
 
   private begin(piece: Piece, brand: Brand, placement: Placement, sources: Sources) {

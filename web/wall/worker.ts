@@ -1,5 +1,5 @@
 import { expose } from "comlink";
-import type { Painter, ShowRequest } from "./protocol";
+import type { OfferRequest, Painter, ShowRequest } from "./protocol";
 
 // Imported lazily: HarfBuzz starts with a top-level await, and messages sent before it is over would be lost.
 const studio = import("./studio").then(({ BrowserStudio }) => new BrowserStudio());
@@ -9,6 +9,7 @@ const painter: Painter = {
   detach: (key) => void studio.then((ready) => ready.detach(key)),
   know: (pictures) => void studio.then((ready) => ready.know(pictures)),
   show: async (request: ShowRequest) => (await studio).show(request),
+  offer: async (request: OfferRequest) => (await studio).offer(request),
   complete: async () => (await studio).complete(),
 };
 

@@ -1,0 +1,2 @@
+export { completed } from "./complete";
+export { shownSlots, wordSlots } from "./slots";

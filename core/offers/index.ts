@@ -1,0 +1,2 @@
+export { offer, type Offer } from "./offer";
+export { inOrder } from "./order";

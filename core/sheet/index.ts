@@ -1,0 +1,1 @@
+export { sizeSheet, type SheetAbout, type SizeSheet } from "./sheet";

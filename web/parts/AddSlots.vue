@@ -1,0 +1,114 @@
+<script setup lang="ts">
+import { Plus } from "@lucide/vue";
+import { computed, ref, useTemplateRef } from "vue";
+import { RULING_SLOTS, slotHints, slotName } from "../../core/message";
+import { isPicture } from "../../core/piece";
+import { useLibrary } from "../stores/library";
+import { usePiece } from "../stores/piece";
+import { useToasts } from "../stores/toasts";
+
+/** What a message does not have yet, each added with a press: words by their slot, and a picture. */
+const emit = defineEmits<{ added: [slot: string] }>();
+const open = usePiece();
+const library = useLibrary();
+const toasts = useToasts();
+const chooser = useTemplateRef("chooser");
+const busy = ref(false);
+
+const message = computed(() => open.piece?.message ?? {});
+/** One ruling slot is enough, so others are not offered beside it. */
+const missing = computed(() => {
+  const rules = RULING_SLOTS.some((slot) => slot in message.value);
+  return Object.keys(slotHints).filter(
+    (slot) => !(slot in message.value) && !(rules && RULING_SLOTS.includes(slot)),
+  );
+});
+const hasPicture = computed(() => Object.values(message.value).some(isPicture));
+
+function add(slot: string): void {
+  open.change({ kind: "slot", slot, to: { text: "" }, was: null });
+  emit("added", slot);
+}
+
+function freeSlot(): string {
+  for (let i = 1; ; i++) {
+    const slot = i === 1 ? "picture" : `picture-${i}`;
+    if (!(slot in message.value)) return slot;
+  }
+}
+
+async function addPictures(event: Event): Promise<void> {
+  const input = event.target as HTMLInputElement;
+  busy.value = true;
+  try {
+    for (const file of input.files ?? []) {
+      const { id } = await library.addPicture(file, open.piece?.brand);
+      open.change({ kind: "slot", slot: freeSlot(), to: { picture: id }, was: null });
+    }
+  } catch (error) {
+    toasts.fail(error);
+  } finally {
+    busy.value = false;
+    input.value = "";
+  }
+}
+</script>
+
+<template>
+  <section class="add" aria-label="Add to the message">
+    <p class="quiet small">Add</p>
+    <div class="slots">
+      <button v-for="slot in missing" :key="slot" class="slot" @click="add(slot)">
+        <Plus :size="13" aria-hidden="true" />{{ slotName(slot) }}
+      </button>
+      <button class="slot" :disabled="busy" @click="chooser?.click()">
+        <Plus :size="13" aria-hidden="true" />{{ hasPicture ? "Another picture" : "Picture" }}
+      </button>
+    </div>
+    <input
+      ref="chooser"
+      class="hidden-name"
+      type="file"
+      accept="image/*"
+      multiple
+      tabindex="-1"
+      aria-label="Add a picture to the message"
+      @change="addPictures"
+    />
+  </section>
+</template>
+
+<style scoped>
+.add {
+  display: grid;
+  gap: 8px;
+  padding-top: 14px;
+  margin-top: 12px;
+  border-top: 1px solid var(--line);
+}
+
+.slots {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+}
+
+.slot {
+  display: inline-flex;
+  gap: 4px;
+  align-items: center;
+  padding: 3px 8px 3px 6px;
+  border: 1px solid var(--line);
+  border-radius: 4px;
+  background: none;
+  color: var(--ink);
+  font: inherit;
+  font-size: 12.5px;
+  cursor: pointer;
+}
+
+.slot:hover {
+  border-color: var(--leaf);
+  color: var(--leaf);
+}
+</style>
