@@ -1,6 +1,6 @@
 import { contrastNeeded, contrast, difference, luminance, luminanceContrast } from "../colour";
 import { bottom, contains, right, type Box } from "../geometry";
-import { isFact, slotName } from "../message";
+import { isFact, RULING_SLOTS, slotName } from "../message";
 import type { Node } from "../piece";
 import { cssPerPixel, isLarge, keptArea } from "../placements";
 import { groundBehind, type Layout, type Placed } from "../refit";
@@ -11,7 +11,7 @@ import { avoided } from "../text";
 import { checkAlignment } from "./alignment";
 import type { Finding } from "./finding";
 import { inkOf, named } from "./ink";
-import { checkTogether, RULING } from "./together";
+import { checkTogether } from "./together";
 
 /** A picture shown at less than this many of its own pixels for each output pixel looks soft. Common practice. */
 const LEAST_RESOLUTION = 0.85;
@@ -33,7 +33,9 @@ export const fineKey = (
 function everything(layout: Layout): Finding[] {
   const empty = layout.placed.every((item) => item.node.role === "backdrop");
   if (empty && layout.resolved.nodes.some(hasSomethingToSay)) {
-    return [{ code: "nothing-fits", level: "must-fix" }];
+    // A profile picture is no place for a message.
+    const level = layout.placement.use === "profile" ? "look-again" : "must-fix";
+    return [{ code: "nothing-fits", level }];
   }
   return [
     ...layout.placed.flatMap((item, index) => checkOne(layout, item, index)),
@@ -223,7 +225,7 @@ const spelled = (character: string): string =>
   `${character} (U+${character.codePointAt(0)!.toString(16).toUpperCase().padStart(4, "0")})`;
 
 function checkLeftOut(layout: Layout): Finding[] {
-  const rules = layout.placed.some(({ node }) => RULING.has(node.role));
+  const rules = layout.placed.some(({ node }) => RULING_SLOTS.includes(node.role));
   return layout.leftOut
     .filter(({ why }) => why !== "hidden" && why !== "not-for-this-shape")
     .map(({ id, why }): Finding => {

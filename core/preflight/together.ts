@@ -2,7 +2,7 @@ import { area, contains, inset, intersect, overlaps, type Box } from "../geometr
 import { focusInFrame, focusShown } from "../picture";
 import { cssPerPixel } from "../placements";
 import { leastWidthOf } from "../brand";
-import { clearSpace, logoInk, type Layout, type Placed } from "../refit";
+import { clearSpace, largest, logoInk, orderOf, type Layout, type Placed } from "../refit";
 import type { Finding } from "./finding";
 import { inkOf, named } from "./ink";
 
@@ -122,38 +122,21 @@ function checkSubjects({ placed }: Layout): Finding[] {
   });
 }
 
-/** Roles that a size is ruled by. */
-export const RULING: ReadonlySet<string> = new Set(["headline", "quote", "figure"]);
-/** Set large on purpose, or apart from the reading. */
-const ASIDE = new Set(["price", "badge", "logo", ...RULING]);
-
 /** The headline is the largest, and support is at least as large as what is read after it. */
 function checkOrder({ placed }: Layout): Finding[] {
-  const badges = new Set(
-    placed.filter(({ node }) => node.role === "badge").map(({ node }) => node.id),
-  );
-  const texts = placed.filter(({ text, node }) => text && !badges.has(node.on ?? ""));
-  const size = (item: Placed) => item.text!.set.size;
-  const largest = (items: Placed[]) => Math.max(0, ...items.map(size));
-  const ruling = largest(texts.filter(({ node }) => RULING.has(node.role)));
-  const support = texts.filter(({ node }) => node.role === "support");
-  const rest = texts.filter(({ node }) => !ASIDE.has(node.role));
-  const louder = ruling > 0 ? rest.filter((item) => size(item) >= ruling) : [];
+  const { texts, ruling, louder } = orderOf(placed);
   const body = largest(texts.filter(({ node }) => node.role === "body"));
-  const weak = support.filter((item) => size(item) < 0.98 * body);
+  const support = texts.filter(({ node }) => node.role === "support");
+  const weak = support.filter(({ text }) => text!.set.size < 0.98 * body);
+  const finding = (item: Placed, needed: number): Finding => ({
+    ...must("out-of-order", item),
+    measured: item.text!.set.size,
+    needed,
+    unit: "px",
+  });
   return [
-    ...louder.map((item) => ({
-      ...must("out-of-order", item),
-      measured: size(item),
-      needed: ruling,
-      unit: "px" as const,
-    })),
-    ...weak.map((item) => ({
-      ...must("out-of-order", item),
-      measured: size(item),
-      needed: body,
-      unit: "px" as const,
-    })),
+    ...louder.map((item) => finding(item, ruling)),
+    ...weak.map((item) => finding(item, body)),
   ];
 }
 

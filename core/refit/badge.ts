@@ -37,14 +37,17 @@ export function placeBadge(
     ...others.map((item) => inset(item.box, -Math.max(0.6 * stage.unit, clearSpace(item)))),
     ...subjects.map((subject) => inset(subject, -1)),
   ];
+  let tooLarge = Infinity;
   for (const { share, lines } of TRIES) {
     const diameter = Math.min(share * stage.extent, most);
-    const inside =
-      lines === "all" ? badge.inside : [rulingOf(badge.inside)].flatMap((one) => one ?? []);
-    const room = innerWords(stage, inside, diameter);
+    if (diameter >= tooLarge) continue;
+    const room = innerWords(stage, badge, lines, diameter);
     if (!room) continue;
     const spot = bestSpot(stage.badgeArea, diameter, obstacles, ornament);
-    if (!spot) continue;
+    if (!spot) {
+      tooLarge = diameter;
+      continue;
+    }
     const about = centre(spot);
     const words = room.place(about.x - room.width / 2, about.y - room.height / 2);
     return [
@@ -59,8 +62,25 @@ export function placeBadge(
 const rulingOf = (inside: readonly TextNode[]): TextNode | undefined =>
   [...inside].sort((a, b) => (b.size ?? 0) - (a.size ?? 0))[0];
 
-/** The ruling text large, the others at reading size over or under it; undefined when they do not fit the round. */
-function innerWords(stage: Stage, inside: TextNode[], diameter: number): Block | undefined {
+type Lines = (typeof TRIES)[number]["lines"];
+
+/** What a badge of a diameter holds; undefined when it does not fit the round. */
+function innerWords(
+  stage: Stage,
+  { inside }: Badge,
+  lines: Lines,
+  diameter: number,
+): Block | undefined {
+  return stage.once(inside, [diameter, lines === "all" ? 1 : 0], () =>
+    wordsInRound(stage, lines === "all" ? inside : firstOf(inside), diameter),
+  );
+}
+
+const firstOf = (inside: readonly TextNode[]): TextNode[] =>
+  [rulingOf(inside)].flatMap((one) => one ?? []);
+
+/** The ruling text large, the others at reading size over or under it. */
+function wordsInRound(stage: Stage, inside: TextNode[], diameter: number): Block | undefined {
   const ruling = rulingOf(inside);
   if (!ruling) return undefined;
   const others = inside.filter((node) => node !== ruling);
@@ -103,7 +123,7 @@ function bestSpot(
       const x = safe.x + ((safe.width - diameter) * column) / STEPS;
       const y = safe.y + ((safe.height - diameter) * row) / STEPS;
       const spot = box(x, y, diameter, diameter);
-      if (!contains(safe, spot) || obstacles.some((o) => overlaps(o, spot))) continue;
+      if (obstacles.some((o) => overlaps(o, spot)) || !contains(safe, spot)) continue;
       const score = scoreOf(spot, safe, obstacles, ornament);
       if (score > (best?.score ?? -Infinity)) best = { spot, score };
     }

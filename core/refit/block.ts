@@ -34,9 +34,9 @@ export function textBlock(node: TextNode, set: SetText): Block {
   };
 }
 
-/** Words on a plate: padded by the same measure above and below the capitals, a little more at the sides. */
-export function buttonBlock(node: TextNode, set: SetText): Block {
-  const padding = (node.plate?.padding ?? 0) * set.size;
+/** Words on a plate: padded by the same measure (em) above and below the capitals, a little more at the sides. */
+export function buttonBlock(node: TextNode, set: SetText, pad: number): Block {
+  const padding = pad * set.size;
   const capHeight = node.paragraph.style.chain[0]!.capHeight * set.size;
   const lines = set.height - set.ascent - set.descent;
   const width = set.width + 2.5 * padding;

@@ -1,5 +1,5 @@
 import { area, bottom, centre, contains, right, type Box } from "../geometry";
-import { FACT_SLOTS, readingRank } from "../message";
+import { FACT_SLOTS, readingRank, RULING_SLOTS } from "../message";
 import type {
   CodeNode,
   IconNode,
@@ -65,8 +65,6 @@ export interface Parts {
 export const hasMedia = ({ photos, ornament }: Parts): boolean =>
   photos.length > 0 || (ornament !== undefined && ornament.shape.kind !== "emblem");
 
-const RULING = ["headline", "quote", "figure"];
-
 const known = new WeakMap<ResolvedPiece, Parts>();
 
 /** What the piece consists of; read once for all its sizes. */
@@ -124,7 +122,7 @@ const isItem = (node: ResolvedNode): node is Exclude<Item, Row | Price> =>
 
 /** The text that rules: a headline, else a quote or figure, else the largest text there is. */
 function rulingText(texts: TextNode[]): TextNode | undefined {
-  const ruling = texts.filter((node) => RULING.includes(node.role));
+  const ruling = texts.filter((node) => RULING_SLOTS.includes(node.role));
   const named = ruling.sort((a, b) => (b.size ?? 0) - (a.size ?? 0))[0];
   if (named) return named;
   const plain = texts.filter((node) => node.role !== "cta" && node.role !== "kicker");

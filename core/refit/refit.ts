@@ -14,6 +14,7 @@ import { onTheirGround, withLocalPlaces } from "./settle";
 import { Stage } from "./stage";
 import { overPhoto, pictureWhole } from "./overlay";
 import { mirrored } from "./mirror";
+import { orderOf } from "./order";
 import { ornamentBelow } from "./ornament";
 import { strip } from "./strip";
 import { withVeils } from "./veil";
@@ -187,7 +188,7 @@ function promising(maker: Maker, parts: Parts, missing: number, most: number) {
   const found: { draft: Draft; least: number }[] = [];
   for (const generator of GENERATORS) {
     for (const made of drafts(generator, maker, parts)) {
-      if (!only(made.via)) continue;
+      if (!only(made.via) || orderOf(made.words).louder.length > 0) continue;
       const draft = stage.align === 1 ? mirrored(stage, made) : made;
       const least = costing.least(draft, missing) - held(maker, draft.via);
       if (least < most) found.push({ draft, least });

@@ -112,10 +112,10 @@ export class Stage {
 
   /**
    * How much larger than the running text something was composed that is neither headline nor running text,
-   * like a second headline or a price; 1 for running text.
+   * like a second headline or a price; 1 for running text, and where there is no room for it.
    */
   emphasis({ size, role }: { size?: number; role: string }): number {
-    if (role === "kicker" || size === undefined) return 1;
+    if (this.tight || role === "kicker" || size === undefined) return 1;
     const times = size / this.runningSize;
     return times > CLEARLY_LARGER ? Math.min(times, MOST_EMPHASIS) : 1;
   }

@@ -16,7 +16,7 @@ import {
 import { GAP, groupGap } from "./gaps";
 import { itemsBlock, naturalWidth } from "./items";
 import { logoIn } from "./logo";
-import type { Item, Parts } from "./parts";
+import { groupOf, type Item, type Parts } from "./parts";
 import type { Stage } from "./stage";
 
 /** Room for words, and which words. `size` is the running text's, `width` and `height` in output pixels. */
@@ -46,7 +46,7 @@ export const roomIn = (stage: Stage, parts: Parts, region: Box, size: number): W
 export type WordLayout = (room: WordRoom) => Block | undefined;
 
 /** A headline is at least this much larger than the text; where it can be, it is far larger. */
-const LEAST_JUMP = 1.3;
+const leastJump = ({ tight }: Stage): number => (tight ? 1.15 : 1.3);
 const MOST_HEADLINE_LINES = 6;
 /** What is left of the care for even lines where size is what counts. By eye. */
 const BOLD = 0.4;
@@ -62,7 +62,7 @@ export function head(room: WordRoom): Block | undefined {
   const set = setToFit(headline.paragraph, {
     width,
     height: height - (top?.height ?? 0) - gap,
-    min: isAlone(parts) ? stage.floor : Math.max(stage.floor, LEAST_JUMP * size),
+    min: isAlone(parts) ? stage.floor : Math.max(stage.floor, leastJump(stage) * size),
     max: stage.frame.height,
     mostLines: MOST_HEADLINE_LINES,
     pad: platePad(headline),
@@ -83,13 +83,17 @@ export const detailsBlock = (room: WordRoom, details: readonly Item[]): Block | 
 
 const gapsOf = (blocks: Block[], gap: number): number[] => blocks.slice(1).map(() => gap);
 
+/** What a button reaches beyond its words, in em; half of it where room is scarce. */
+const buttonPad = ({ tight }: Stage, { plate }: TextNode): number =>
+  (tight ? 0.5 : 1) * (plate?.padding ?? 0);
+
 export function ctaBlock({ stage, parts, width, size }: SignRoom): Block | undefined {
   const { cta } = parts;
   if (!cta) return undefined;
   return stage.once(cta, [width, size], () => {
-    const padding = 2.5 * (cta.plate?.padding ?? 0) * size;
-    const set = setAt(cta.paragraph, size, width - padding, 2);
-    return set && buttonBlock(cta, set);
+    const pad = buttonPad(stage, cta);
+    const set = setAt(cta.paragraph, size, width - 2.5 * pad * size, 2);
+    return set && buttonBlock(cta, set, pad);
   });
 }
 
@@ -203,9 +207,9 @@ export function footRow(room: WordRoom): { block: Block; usesLast: boolean } | u
   if (room.parts.cta && !cta) return undefined;
   const sign = (cta ? signAbreast(room) : signAtMargins(room)) ?? undefined;
   if (!sign) return undefined;
-  const gap = groupGap(room);
+  const gap = rowGap(room);
   if (sign.block && cta) return pressedAndSigned(cta, sign.block, room.width, gap);
-  const last = closing(room.parts.details);
+  const last = closing(room);
   const right = cta ?? sign.block;
   if (!right) return undefined;
   if (room.parts.logo && room.parts.sender.length > 0 && !cta)
@@ -215,6 +219,10 @@ export function footRow(room: WordRoom): { block: Block; usesLast: boolean } | u
   const block = set && ends(textBlock(last, set), right, room.width, gap);
   return block && { block, usesLast: true };
 }
+
+/** Between the two ends of a row, at the least. */
+const rowGap = (room: WordRoom): number =>
+  room.stage.tight ? GAP.within * room.size : groupGap(room);
 
 /** A mark stands at the end of the row, anything longer begins it. */
 function pressedAndSigned(cta: Block, sign: Block, width: number, gap: number) {
@@ -232,10 +240,11 @@ export function withoutLast(details: readonly Item[]): readonly Item[] {
   return shorter;
 }
 
-/** The last line, when it is none of a list: a date, a place. */
-function closing(details: readonly Item[]): TextNode | undefined {
+/** The last line, when it is none of a list: a date, a place. Facts are parted only where room is scarce. */
+function closing({ stage, parts: { details } }: WordRoom): TextNode | undefined {
   const [before, last] = [details.at(-2), details.at(-1)];
-  const listed = before?.type === "text" && last?.type === "text" && before.role === last.role;
+  const alike = before?.type === "text" && last?.type === "text" && before.role === last.role;
+  const listed = alike && !(stage.tight && groupOf(last) === "facts");
   return last?.type === "text" && !listed ? last : undefined;
 }
 
@@ -295,9 +304,9 @@ const MOST_SIDE_SHARE = 0.48;
 const LOWEST_HEAD = 2.2;
 
 /** As wide as its short lines need to stay on one line; longer ones may take two. */
-export function naturalColumn({ parts, size }: WordRoom): number {
+export function naturalColumn({ stage, parts, size }: WordRoom): number {
   const button = parts.cta
-    ? parts.cta.paragraph.naturalWidth(1) + 2.5 * (parts.cta.plate?.padding ?? 0)
+    ? parts.cta.paragraph.naturalWidth(1) + 2.5 * buttonPad(stage, parts.cta)
     : 0;
   return (Math.max(button, naturalWidth(parts.details)) + 0.05) * size;
 }
