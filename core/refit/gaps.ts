@@ -27,6 +27,10 @@ interface Room {
 export const groupGap = ({ stage, size }: Room): number =>
   (stage.tight ? 0.8 : isLow(stage) ? 1 : 2) * size;
 
+/** Under a headline: its size makes a small gap look smaller still, so it keeps more unless there is hardly any room. */
+export const headGap = ({ stage, size }: Room): number =>
+  stage.tight && !isLow(stage) ? 1.3 * size : groupGap({ stage, size });
+
 /** From baseline to baseline of items of one size: even, whatever letters hang below or stand above. */
 export const baselineStep = ({ stage, size }: Room): number =>
   (stage.tight ? 1.32 : isLow(stage) ? 1.4 : 1.5) * size;

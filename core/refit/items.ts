@@ -1,6 +1,6 @@
 import { box } from "../geometry";
 import type { CodeNode, IconNode, ResolvedNode, ShapeNode, TextNode } from "../resolve";
-import { setAt, setInColumns, setToFit } from "../type";
+import { setAt, setInColumns, setToFit, type SetText } from "../type";
 import { onOneLine, platePad, stack, textBlock, type Block } from "./block";
 import { apartStep, baselineStep, GAP } from "./gaps";
 import { groupOf, isDisplay, isList, type Item, type Price, type Row } from "./parts";
@@ -148,7 +148,7 @@ function itemBlock(room: ItemRoom, item: Item, ofRow: CellLayout): Block | undef
           : isDisplay(item) && !most && !item.plate
             ? setToFit(item.paragraph, { ...AT_ANY_HEIGHT, width, min: own, max: own })
             : setAt(item.paragraph, own, width - 2 * platePad(item) * own, most);
-      const set = at(usual * stage.emphasis(item)) ?? at(usual);
+      const set = emphasised(usual, stage.emphasis(item), at) ?? at(usual);
       return set && textBlock(item, set);
     }
     case "icon":
@@ -165,6 +165,21 @@ function itemBlock(room: ItemRoom, item: Item, ofRow: CellLayout): Block | undef
       return priceBlock(room, item);
   }
 }
+
+/** What was composed larger than the text is called out, so it takes two lines at the most; else it is less loud. */
+function emphasised(
+  usual: number,
+  times: number,
+  at: (size: number) => SetText | undefined,
+): SetText | undefined {
+  for (const share of times > 1 ? [1, 0.5] : []) {
+    const set = at(usual * (1 + share * (times - 1)));
+    if (set && set.lines.length <= CALLED_OUT) return set;
+  }
+  return undefined;
+}
+
+const CALLED_OUT = 2;
 
 /** A price among words: its figure larger than they are, and what is said with it beside or under it. */
 const PRICE = 1.7;

@@ -105,15 +105,14 @@ function best(stage: Stage, only: (via: string) => boolean): Choice {
   });
   const loose = maker(stage, !stage.isLarge);
   const columns = hasList(all) ? LIST_COLUMNS : [];
-  const inColumns = columns.map((listColumns) =>
-    maker(stage.set({ tight: false, listColumns }), !stage.isLarge),
-  );
+  const inColumns = columns.map((listColumns) => maker(stage.set({ listColumns }), !stage.isLarge));
   const usually = [loose, ...inColumns];
   // Only where it is needed: most sizes hold everything as usual.
   let close: Maker[] | undefined;
   const closer = (): Maker[] =>
     (close ??= [
       ...(all.badge && stage.isLarge ? [maker(stage, true)] : []),
+      ...(stage.callsOut ? [maker(stage.set({ plain: true }), true)] : []),
       ...[1, ...columns].map((listColumns) => maker(stage.set({ tight: true, listColumns }), true)),
     ]);
   let fits = false;

@@ -30,9 +30,11 @@ export interface Manner {
   tight: boolean;
   /** In how many columns the points of a list stand. */
   listColumns: number;
+  /** Nothing but what rules is larger than the text. */
+  plain: boolean;
 }
 
-const AS_USUAL: Manner = { tight: false, listColumns: 1 };
+const AS_USUAL: Manner = { tight: false, listColumns: 1, plain: false };
 
 /** One placement to lay out for, with the lengths that everything on it is measured by, in output pixels. */
 export class Stage {
@@ -65,14 +67,17 @@ export class Stage {
 
   readonly tight: boolean;
   readonly listColumns: number;
+  private readonly plain: boolean;
 
   constructor(
     readonly resolved: ResolvedPiece,
     readonly placement: Placement,
-    { tight, listColumns }: Manner = AS_USUAL,
+    manner: Partial<Manner> = {},
   ) {
+    const { tight, listColumns, plain } = { ...AS_USUAL, ...manner };
     this.tight = tight;
     this.listColumns = listColumns;
+    this.plain = plain || tight;
     this.frame = frameOf(placement);
     this.safe = safeArea(placement);
     const kept = intersect(keptArea(placement, "headline"), keptArea(placement, "logo"));
@@ -93,7 +98,7 @@ export class Stage {
   }
 
   /** The same placement with its words set otherwise. */
-  set(manner: Manner): Stage {
+  set(manner: Partial<Manner>): Stage {
     return new Stage(this.resolved, this.placement, manner);
   }
 
@@ -115,9 +120,15 @@ export class Stage {
    * like a second headline or a price; 1 for running text, and where there is no room for it.
    */
   emphasis({ size, role }: { size?: number; role: string }): number {
-    if (this.tight || role === "kicker" || size === undefined) return 1;
+    if (this.plain || role === "kicker" || size === undefined) return 1;
     const times = size / this.runningSize;
     return times > CLEARLY_LARGER ? Math.min(times, MOST_EMPHASIS) : 1;
+  }
+
+  /** Something beside the headline is called out. */
+  get callsOut(): boolean {
+    const { details } = this.parts;
+    return details.some((item) => item.type === "text" && this.emphasis(item) > 1);
   }
 
   /** The size that running text was composed at, as far as it is clearly larger than usual; else the usual size. */

@@ -13,7 +13,7 @@ import {
   type Block,
   platePad,
 } from "./block";
-import { GAP, groupGap } from "./gaps";
+import { GAP, groupGap, headGap } from "./gaps";
 import { itemsBlock, naturalWidth } from "./items";
 import { logoIn } from "./logo";
 import { groupOf, type Item, type Parts } from "./parts";
@@ -257,7 +257,9 @@ export function underHead(
   const lines = details.length > 0 ? detailsBlock(room, details) : undefined;
   if (details.length > 0 && !lines) return undefined;
   const below = [lines, foot].filter((block) => block !== undefined);
-  const gaps = below.map((block) => Math.max(groupGap(room), 1.05 * (block.clear ?? 0)));
+  const gaps = below.map((block, i) =>
+    Math.max(i === 0 ? headGap(room) : groupGap(room), 1.05 * (block.clear ?? 0)),
+  );
   const taken = sum(below.map((block) => block.height)) + sum(gaps);
   // Most drafts that do not fit are told from here, before a headline is set.
   if (taken >= room.height && room.parts.headline) return undefined;
