@@ -47,6 +47,7 @@ describe("an arrangement that is completed", () => {
     const roles = (of: Piece) => completed(of).arrangement.map(({ role }) => role);
     expect(roles(bare)).to.include("logo");
     expect(roles({ ...bare, without: ["logo"] })).not.to.include("logo");
+    expect(roles({ ...piece, without: ["logo"] })).not.to.include("logo");
   });
 
   it("shows on a size what is filled later, and closes up where a slot is emptied", async () => {

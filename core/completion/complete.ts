@@ -17,7 +17,7 @@ export function completed(piece: Piece): Piece {
 }
 
 function complete(piece: Piece): Piece {
-  const arrangement = withPriceParts(withOwnWords(piece), piece);
+  const arrangement = withPriceParts(withoutLogo(withOwnWords(piece), piece), piece);
   const measure = measureOf({ ...piece, arrangement });
   const taken = new Set(arrangement.map(({ id }) => id));
   const missing = [
@@ -61,6 +61,14 @@ function withOwnWords({ arrangement, message }: Piece): Node[] {
   if (!arrangement.some(gets)) return arrangement;
   return arrangement.map((node) => (gets(node) ? { ...node, slot: node.role } : node));
 }
+
+/** A logo that a person left out is not shown either where the arrangement drew it. */
+const withoutLogo = (arrangement: Node[], { without = [] }: Piece): Node[] =>
+  without.includes("logo") && arrangement.some(isLogo)
+    ? arrangement.filter((node) => !isLogo(node))
+    : arrangement;
+
+const isLogo = ({ role }: Node): boolean => role === "logo";
 
 const PRICE_PARTS: readonly PricePart[] = ["before", "figure", "after"];
 
@@ -132,7 +140,7 @@ function missingPictures({ message }: Piece, arrangement: readonly Node[]): Want
 }
 
 function missingLogo({ without = [] }: Piece, arrangement: readonly Node[]): Wanted[] {
-  const there = without.includes("logo") || arrangement.some(({ role }) => role === "logo");
+  const there = without.includes("logo") || arrangement.some(isLogo);
   return there ? [] : [{ id: "logo", kind: "picture", role: "logo", style: {} }];
 }
 

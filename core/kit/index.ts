@@ -11,6 +11,7 @@ export {
   TypefaceChoice,
   typefaceOf,
 } from "./make";
+export { proposedLogos, type LogoProposal } from "./proposals";
 export { pairsOf, type Pair } from "./pairs";
 export { redress, type Redressed } from "./redress";
 export { outdated } from "./outdated";

@@ -24,8 +24,10 @@ export const NewBrand = z.object({
   headline: TypefaceChoice,
   text: TypefaceChoice,
   logo: FileId.optional(),
+  /** The logo keeps the flat ground that it stands on; most look better without. */
+  keepGround: z.boolean().default(false),
 });
-export type NewBrand = z.infer<typeof NewBrand>;
+export type NewBrand = z.input<typeof NewBrand>;
 
 /** The kit; `logo` is what is known of its logo's file. Undefined when a chosen family is not on the shelf. */
 export function makeBrand(

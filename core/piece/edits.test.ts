@@ -78,6 +78,7 @@ const edits: Edit[] = [
       spread: piece.spread,
     },
   },
+  { kind: "without", to: ["logo"], was: [] },
   {
     kind: "local",
     placement: piece.lead,

@@ -11,6 +11,7 @@ import {
   Node,
   Size,
   SlotName,
+  Without,
   Wordings,
   type Piece,
 } from "./piece";
@@ -79,6 +80,7 @@ export const Edit = z.discriminatedUnion("kind", [
     was: Filling.nullable(),
   }),
   z.object({ kind: z.literal("fine"), to: z.array(z.string()), was: z.array(z.string()) }),
+  z.object({ kind: z.literal("without"), to: Without, was: Without }),
   z.object({ kind: z.literal("wordings"), slot: SlotName, to: Wordings, was: Wordings }),
   z.object({
     kind: z.literal("picture-style"),
@@ -120,6 +122,8 @@ export function applyEdit(piece: Piece, edit: Edit): Piece {
   switch (edit.kind) {
     case "fine":
       return { ...piece, fine: edit.to.length > 0 ? edit.to : undefined };
+    case "without":
+      return { ...piece, without: edit.to.length > 0 ? edit.to : undefined };
     case "picture-style":
       return edit.placement === undefined
         ? withPictureStyle(piece, edit.node, edit.to)
@@ -171,6 +175,8 @@ export function valueNow(piece: Piece, edit: Edit): Edit["was"] {
   switch (edit.kind) {
     case "fine":
       return piece.fine ?? [];
+    case "without":
+      return piece.without ?? [];
     case "picture-style":
       return pictureStyleOf(piece, edit.node, edit.placement);
     case "title":

@@ -49,6 +49,8 @@ export class Stage {
   readonly extent: number;
   /** The size of running text, from which gaps are taken (½, 1, 2 and 4 times). */
   readonly unit: number;
+  /** A size that is read with ease. */
+  private readonly easy: number;
   readonly css: number;
   /** The frame that the piece was composed for. */
   readonly lead: Box;
@@ -94,7 +96,8 @@ export class Stage {
     this.leadScale = this.extent / Math.sqrt(area(this.lead));
     this.isLarge = isLarge(placement);
     // Text grows slower than the frame: a poster is read from further away, a banner from near.
-    this.unit = tight ? this.floor : Math.max(EASY / this.css, 0.022 * this.extent + 5);
+    this.easy = Math.max(EASY / this.css, 0.022 * this.extent + 5);
+    this.unit = tight ? this.floor : this.easy;
   }
 
   /** The same placement with its words set otherwise. */
@@ -138,10 +141,10 @@ export class Stage {
     return composed > CLEARLY_LARGER * unit ? Math.min(composed, MOST_TEXT * unit) : unit;
   }
 
-  /** Sizes of running text to try: the usual one, and the composed one where it is clearly larger. */
+  /** Sizes of running text to try: the usual one, and the composed one where it is clearly larger, or the least. */
   get textSizes(): number[] {
-    const { composedText: composed, unit } = this;
-    if (this.tight) return [unit];
+    const { composedText: composed, unit, easy } = this;
+    if (this.tight) return [easy, unit];
     return composed > unit ? [composed, unit] : [unit];
   }
 

@@ -1,5 +1,5 @@
 export * from "./resolved";
 export { resolve, type Sources } from "./resolve";
 export { roleStyles } from "./defaults";
-export { isOutline } from "./logos";
+export { isOutline, versionsOf } from "./logos";
 export { developedAs } from "./looks";

@@ -11,7 +11,10 @@ export function artOf({ width, height, art }: PictureFile): Box {
 }
 
 /** The logo in all its versions: the kit's, and where it has no mark, the one that stands apart in a full logo. */
-export function versionsOf({ logos }: Brand, pictures: PictureLookup): LogoVersion[] {
+export function versionsOf(
+  { logos }: Pick<Brand, "logos">,
+  pictures: PictureLookup,
+): LogoVersion[] {
   const own = logos.flatMap((logo): LogoVersion[] => {
     const file = pictures(logo.file);
     return file ? [{ logo, file, art: logo.part ? partOf(file, logo.part) : artOf(file) }] : [];

@@ -164,6 +164,15 @@ describe("brand kits", () => {
       file: made.body.id,
       clear: 0.25,
     });
+    const kept = await server.ask("POST", "/api/brands", {
+      name: "Squares on white",
+      colours: [{ name: "Tide", hex: "#123A3F", role: "primary" }],
+      headline: { shelf: "vollkorn" },
+      text: { shelf: "vollkorn" },
+      logo: id,
+      keepGround: true,
+    });
+    expect(kept.body.logos[0].file).to.equal(id);
     const noise = { ...square.create, noise: { type: "gaussian" as const, mean: 120, sigma: 60 } };
     const photo = await send("photo.png", await sharp({ create: noise }).png().toBuffer());
     const refused = await server.ask("POST", `/api/pictures/${photo}/logo`, {

@@ -25,7 +25,10 @@ export class Kits {
 
   /** A new kit. Two kits may not have one name, or nobody could tell them apart. */
   async add(wanted: NewBrand): Promise<Brand> {
-    const logo = wanted.logo === undefined ? undefined : await this.library.logo(wanted.logo);
+    const logo =
+      wanted.logo === undefined
+        ? undefined
+        : await this.library.logo(wanted.logo, wanted.keepGround);
     const brand = makeBrand(this.around.newId(), wanted, logo);
     if (!brand)
       throw problem("brand-incomplete", { what: "One of its typefaces is not on the shelf." });

@@ -98,9 +98,9 @@ export class Library {
   }
 
   /** A logo as a kit takes it: without the flat ground that most come on, where that can be taken away. */
-  async logo(id: FileId): Promise<PictureFile> {
+  async logo(id: FileId, keepGround = false): Promise<PictureFile> {
     const picture = await this.picture(id);
-    if (!picture.art?.ground) return picture;
+    if (keepGround || !picture.art?.ground) return picture;
     return this.logoVersion(id, { as: "without-ground" }).catch((error: unknown) => {
       if (error instanceof Problem && error.code === "logo-impossible") return picture;
       throw error;

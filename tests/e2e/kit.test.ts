@@ -2,6 +2,7 @@ import { AxeBuilder } from "@axe-core/playwright";
 import { expect } from "chai";
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
+import sharp from "sharp";
 import type { CrateAnswer } from "../../core/api";
 import type { Brand } from "../../core/brand";
 import { demoFolder } from "../support/demo";
@@ -85,15 +86,40 @@ describe("a kit that is there", () => {
     expect(brand).to.equal("saltlight");
   });
 
-  it("offers to take a logo's flat ground away, and says when there is none", async () => {
+  it("takes the flat ground off a logo that is added, gives it back, and keeps a version that was made", async () => {
     const page = await stage.open("/brands/quillmere");
     await page.getByRole("button", { name: "Change the kit" }).click();
     const logos = page.getByRole("region", { name: "Logos" });
+    const known = logos.getByRole("button", { name: /^Take out the/ });
+    await known.first().waitFor();
+    while ((await known.count()) > 0) await known.first().click();
+    const [name, mimeType] = ["stamp.png", "image/png"];
+    await logos
+      .getByLabel("Add a version of the logo")
+      .setInputFiles({ name, mimeType, buffer: await stampOnWhite() });
+    await page.getByText("A mark for light grounds added").waitFor();
+    await logos.getByRole("button", { name: "Give its flat ground back" }).click();
+    await logos.getByRole("button", { name: "Take its flat ground away" }).click();
+    await logos.getByRole("button", { name: "Give its flat ground back" }).waitFor();
+    await logos.getByText("One-colour mark for dark grounds").waitFor();
+    await logos.getByRole("button", { name: "Keep it in the kit" }).click();
+    await page.getByText("A one-colour mark for dark grounds added").waitFor();
+    expect(await logos.getByRole("button", { name: "Keep it in the kit" }).count()).to.equal(0);
     const photo = join(demoFolder, "quillmere/pictures/harbour-boats.jpg");
     await logos.getByLabel("Add a version of the logo").setInputFiles(photo);
-    const ways = logos.getByRole("button", { name: "Take its flat ground away" });
-    await page.getByText(/A (mark|full logo) for (light|dark) grounds added/).waitFor();
-    await ways.last().click();
-    await page.getByRole("alert").filter({ hasText: "no flat ground" }).waitFor();
+    await known.nth(2).waitFor();
+    expect(await logos.getByRole("button", { name: "Take its flat ground away" }).count()).to.equal(
+      0,
+    );
   });
 });
+
+/** A ring in dark ink on a white square, as most logos come. */
+const stampOnWhite = (): Promise<Buffer> =>
+  sharp(
+    Buffer.from(
+      `<svg xmlns="http://www.w3.org/2000/svg" width="300" height="300"><rect width="300" height="300" fill="#fff"/><circle cx="150" cy="150" r="90" fill="none" stroke="#123A3F" stroke-width="40"/></svg>`,
+    ),
+  )
+    .png()
+    .toBuffer();

@@ -33,6 +33,11 @@ describe("words and pictures of a message", () => {
     await place.waitFor({ state: "detached" });
     await saved();
     expect((await stored("opening-announcement")).message).not.to.have.property("place");
+    await page.getByRole("switch", { name: "The logo is shown" }).click();
+    await saved();
+    expect((await stored("opening-announcement")).without).to.deep.equal(["logo"]);
+    await page.getByRole("switch", { name: "The logo is shown" }).click();
+    await saved();
     const sheet = await page.request.get(
       `${stage.program.url}/api/pieces/opening-announcement/sheet?format=pdf`,
     );

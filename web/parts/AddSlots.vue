@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { Plus } from "@lucide/vue";
+import { NButton, NSwitch } from "naive-ui";
 import { computed, ref, useTemplateRef } from "vue";
 import { RULING_SLOTS, slotHints, slotName } from "../../core/message";
 import { isPicture } from "../../core/piece";
@@ -30,6 +31,15 @@ function add(slot: string): void {
   emit("added", slot);
 }
 
+const without = computed(() => open.piece?.without ?? []);
+const hasLogo = computed(() => !without.value.includes("logo"));
+
+function show(logo: boolean): void {
+  const was = without.value;
+  const rest = was.filter((one) => one !== "logo");
+  open.change({ kind: "without", to: logo ? rest : [...rest, "logo"], was });
+}
+
 function freeSlot(): string {
   for (let i = 1; ; i++) {
     const slot = i === 1 ? "picture" : `picture-${i}`;
@@ -58,13 +68,19 @@ async function addPictures(event: Event): Promise<void> {
   <section class="add" aria-label="Add to the message">
     <p class="quiet small">Add</p>
     <div class="slots">
-      <button v-for="slot in missing" :key="slot" class="slot" @click="add(slot)">
-        <Plus :size="13" aria-hidden="true" />{{ slotName(slot) }}
-      </button>
-      <button class="slot" :disabled="busy" @click="chooser?.click()">
-        <Plus :size="13" aria-hidden="true" />{{ hasPicture ? "Another picture" : "Picture" }}
-      </button>
+      <NButton v-for="slot in missing" :key="slot" size="tiny" @click="add(slot)">
+        <template #icon><Plus aria-hidden="true" /></template>
+        {{ slotName(slot) }}
+      </NButton>
+      <NButton size="tiny" :disabled="busy" @click="chooser?.click()">
+        <template #icon><Plus aria-hidden="true" /></template>
+        {{ hasPicture ? "Another picture" : "Picture" }}
+      </NButton>
     </div>
+    <label class="logo">
+      <NSwitch size="small" :value="hasLogo" aria-label="The logo is shown" @update:value="show" />
+      The logo is shown
+    </label>
     <input
       ref="chooser"
       class="hidden-name"
@@ -93,22 +109,11 @@ async function addPictures(event: Event): Promise<void> {
   gap: 6px;
 }
 
-.slot {
-  display: inline-flex;
-  gap: 4px;
+.logo {
+  display: flex;
+  gap: 8px;
   align-items: center;
-  padding: 3px 8px 3px 6px;
-  border: 1px solid var(--line);
-  border-radius: 4px;
-  background: none;
-  color: var(--ink);
-  font: inherit;
-  font-size: 12.5px;
-  cursor: pointer;
-}
-
-.slot:hover {
-  border-color: var(--leaf);
-  color: var(--leaf);
+  padding-top: 8px;
+  font-size: 13px;
 }
 </style>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NButton } from "naive-ui";
 import { computed } from "vue";
 import { onBrand } from "../../core/piece";
 import { fineKey, wordingOf, type Finding } from "../../core/preflight";
@@ -47,13 +48,9 @@ const levels = { "must-fix": "Must fix", "look-again": "Look again", note: "Note
     <button v-if="finding.mend" class="button" @click="mend(finding.mend)">
       Use {{ finding.mend.name }}
     </button>
-    <button
-      v-if="placement && finding.level !== 'must-fix'"
-      class="button"
-      @click="callFine(placement)"
-    >
+    <NButton v-if="placement && finding.level !== 'must-fix'" @click="callFine(placement)">
       It is fine so
-    </button>
+    </NButton>
     <button v-if="finding.node" class="button" :aria-pressed="pointed" @click="emit('point')">
       {{ pointed ? "Stop pointing" : "Point at it" }}
     </button>

@@ -1,17 +1,30 @@
 <script setup lang="ts">
 import { X } from "@lucide/vue";
-import { computed, ref } from "vue";
+import { NButton } from "naive-ui";
+import { computed, ref, shallowRef } from "vue";
 import { Logo, logoName, type BrandColour } from "../../core/brand";
 import { luminance } from "../../core/colour";
-import type { PictureFile } from "../../core/files";
-import { asLogo } from "../../core/kit";
+import type { FileId, PictureFile } from "../../core/files";
+import { asLogo, proposedLogos, type LogoProposal } from "../../core/kit";
 import type { LogoWish } from "../../core/api";
 import { api } from "../api/client";
+import { useLibrary } from "../stores/library";
 import LogoPlate from "./LogoPlate.vue";
 
 /** The versions of a kit's logo, to be changed, and further ones made from those that are there. */
 const logos = defineModel<Logo[]>({ required: true });
 const props = defineProps<{ colours: BrandColour[] }>();
+
+const library = useLibrary();
+/** What was made here is not in the library yet. */
+const made = shallowRef<readonly PictureFile[]>([]);
+const pictureOf = (id: FileId): PictureFile | undefined =>
+  made.value.find((one) => one.id === id) ?? library.pictures.find((one) => one.id === id);
+const proposals = computed(() =>
+  proposedLogos({ logos: logos.value, colours: props.colours }, pictureOf),
+);
+/** Files as they came, by those that stand in for them without their flat ground. */
+const withGround = shallowRef<Readonly<Record<FileId, FileId>>>({});
 
 const busy = ref(false);
 const failure = ref("");
@@ -40,6 +53,7 @@ const change = (index: number, part: Partial<Logo>): void => {
 const has = (file: string): boolean => logos.value.some((logo) => logo.file === file);
 
 function add(picture: PictureFile, part: Partial<Logo> = {}): void {
+  made.value = [...made.value, picture];
   if (!has(picture.id))
     logos.value = [...logos.value, { ...asLogo(picture, hexes.value), ...part }];
 }
@@ -47,15 +61,45 @@ function add(picture: PictureFile, part: Partial<Logo> = {}): void {
 const upload = (event: Event) =>
   step(async () => {
     const input = event.target as HTMLInputElement;
-    for (const file of input.files ?? []) add(await api.addPicture(file));
+    for (const file of input.files ?? []) {
+      const picture = await api.addPicture(file);
+      add(picture);
+      if (picture.art?.ground) await takeGround(picture.id);
+    }
     input.value = "";
   });
 
-const withoutGround = (index: number) =>
+/** Takes the flat ground away that a logo stands on; it can be given back. */
+async function takeGround(file: FileId): Promise<void> {
+  const wish: LogoWish = { as: "without-ground" };
+  const picture = await api.logoVersion(file, wish);
+  made.value = [...made.value, picture];
+  withGround.value = { ...withGround.value, [picture.id]: file };
+  exchange(file, picture);
+}
+
+function exchange(file: FileId, { id, art, ...rest }: PictureFile): void {
+  const hadGround = pictureOf(file)?.art?.ground !== undefined;
+  const { ground } = asLogo({ id, ...rest, ...(art ? { art } : {}) }, hexes.value);
+  logos.value = logos.value.map((logo) =>
+    logo.file === file ? { ...logo, file: id, ...(hadGround ? { ground } : {}) } : logo,
+  );
+}
+
+function giveGroundBack(file: FileId): void {
+  const picture = pictureOf(withGround.value[file]!);
+  if (picture) exchange(file, picture);
+}
+
+/** Takes a version into the kit that was only made when a size needed it. */
+const keep = ({ logo, from, ink }: LogoProposal) =>
   step(async () => {
-    const wish: LogoWish = { as: "without-ground" };
-    const { id } = await api.logoVersion(logos.value[index]!.file, wish);
-    change(index, { file: id });
+    if (!ink) {
+      logos.value = [...logos.value, logo];
+      return;
+    }
+    const picture = await api.logoVersion(from.id, { as: "one-colour", hex: ink });
+    add(picture, { kind: logo.kind, ink: "one-colour", ground: logo.ground });
   });
 
 /** For dark grounds a light one, and back. */
@@ -68,6 +112,7 @@ const inOneColour = (logo: Logo, ground: "light" | "dark") =>
 
 const GROUNDS = ["light", "dark", "any"] as const;
 const value = (event: Event): string => (event.target as HTMLInputElement).value;
+const called = (name: string): string => name.charAt(0).toUpperCase() + name.slice(1);
 const number = (event: Event): number => (event.target as HTMLInputElement).valueAsNumber;
 </script>
 
@@ -91,8 +136,8 @@ const number = (event: Event): number => (event.target as HTMLInputElement).valu
     <p v-if="logos.length === 0" class="quiet">
       No logo yet. Add one as SVG or PNG; the other versions can be made from it.
     </p>
-    <div v-for="(logo, index) in logos" :key="logo.file" class="logo">
-      <LogoPlate :logo="logo" :colours="colours" class="plate" />
+    <div v-for="(logo, index) in logos" :key="`${logo.file} ${logo.kind}`" class="logo">
+      <LogoPlate :logo="logo" :colours="colours" :picture="pictureOf(logo.file)" class="plate" />
       <div class="settings labelled">
         <label>
           Kind
@@ -152,15 +197,28 @@ const number = (event: Event): number => (event.target as HTMLInputElement).valu
           />
         </label>
         <div class="makes">
-          <button class="button plain" :disabled="busy" @click="withoutGround(index)">
+          <NButton
+            v-if="withGround[logo.file]"
+            size="small"
+            :disabled="busy"
+            @click="giveGroundBack(logo.file)"
+          >
+            Give its flat ground back
+          </NButton>
+          <NButton
+            v-else-if="pictureOf(logo.file)?.art?.ground"
+            size="small"
+            :disabled="busy"
+            @click="step(() => takeGround(logo.file))"
+          >
             Take its flat ground away
-          </button>
-          <button class="button plain" :disabled="busy" @click="inOneColour(logo, 'light')">
+          </NButton>
+          <NButton size="small" :disabled="busy" @click="inOneColour(logo, 'light')">
             One colour, dark
-          </button>
-          <button class="button plain" :disabled="busy" @click="inOneColour(logo, 'dark')">
+          </NButton>
+          <NButton size="small" :disabled="busy" @click="inOneColour(logo, 'dark')">
             One colour, light
-          </button>
+          </NButton>
         </div>
       </div>
       <button
@@ -171,6 +229,22 @@ const number = (event: Event): number => (event.target as HTMLInputElement).valu
         <X :size="16" aria-hidden="true" />
       </button>
     </div>
+    <template v-if="proposals.length > 0">
+      <h3>Made by the program, where a size needs it</h3>
+      <ul class="proposals">
+        <li v-for="one in proposals" :key="`${one.logo.kind} ${one.logo.ground} ${one.from.id}`">
+          <LogoPlate
+            :logo="one.logo"
+            :colours="colours"
+            :picture="one.from"
+            :ink="one.ink"
+            class="plate"
+          />
+          <span class="small">{{ called(logoName(one.logo)) }}</span>
+          <NButton size="small" :disabled="busy" @click="keep(one)">Keep it in the kit</NButton>
+        </li>
+      </ul>
+    </template>
   </section>
 </template>
 
@@ -211,5 +285,29 @@ const number = (event: Event): number => (event.target as HTMLInputElement).valu
 
 .remove {
   align-self: start;
+}
+
+h3 {
+  padding: 16px 0 8px;
+  font: 600 13px/1.3 var(--text);
+}
+
+.proposals {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(180px, 1fr));
+  gap: 16px;
+  padding: 0;
+  margin: 0;
+  list-style: none;
+}
+
+.proposals li {
+  display: grid;
+  gap: 6px;
+  justify-items: start;
+}
+
+.proposals .plate {
+  width: 100%;
 }
 </style>

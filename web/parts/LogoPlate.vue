@@ -1,9 +1,16 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import { logoName, type BrandColour, type Logo } from "../../core/brand";
+import type { Hex } from "../../core/colour";
+import type { PictureFile } from "../../core/files";
 
-/** A version of the logo on a ground that it is made for. */
-const props = defineProps<{ logo: Logo; colours: readonly BrandColour[] }>();
+/** A version of the logo on a ground that it is made for. `ink` fills its outline, before a version of that colour is made. */
+const props = defineProps<{
+  logo: Logo;
+  colours: readonly BrandColour[];
+  picture?: PictureFile | undefined;
+  ink?: Hex | undefined;
+}>();
 
 const ROLE_OF = { light: "paper", any: "paper", dark: "primary" } as const;
 const PLAIN = { light: "#ffffff", any: "#ffffff", dark: "#000000" } as const;
@@ -11,15 +18,40 @@ const ground = computed(() => {
   const role = ROLE_OF[props.logo.ground];
   return props.colours.find((colour) => colour.role === role)?.hex ?? PLAIN[props.logo.ground];
 });
+const source = computed(() => `/api/pictures/${props.logo.file}/rendition?width=640`);
+const filled = computed(() => ({
+  background: props.ink,
+  mask: `url("${source.value}") center / contain no-repeat`,
+}));
+/** The part of the file that the version is, in the file's own pixels. */
+const part = computed(() => {
+  const { picture, logo } = props;
+  if (!picture || !logo.part) return undefined;
+  const { x, y, width, height } = logo.part;
+  const [w, h] = [picture.width, picture.height];
+  return { picture, viewBox: [x * w, y * h, width * w, height * h].join(" ") };
+});
 </script>
 
 <template>
   <figure :style="{ background: ground }">
-    <img
-      :src="`/api/pictures/${logo.file}/rendition?width=640`"
-      :alt="logoName(logo)"
+    <span
+      v-if="ink"
+      role="img"
+      :aria-label="logoName(logo)"
       :class="logo.kind"
-    />
+      :style="filled"
+    ></span>
+    <svg
+      v-else-if="part"
+      role="img"
+      :aria-label="logoName(logo)"
+      :class="logo.kind"
+      :viewBox="part.viewBox"
+    >
+      <image :href="source" :width="part.picture.width" :height="part.picture.height" />
+    </svg>
+    <img v-else :src="source" :alt="logoName(logo)" :class="logo.kind" />
   </figure>
 </template>
 
@@ -38,12 +70,17 @@ img {
   max-height: 76%;
 }
 
-img.full {
+.full {
   width: 58%;
   object-fit: contain;
 }
 
-img.mark {
+.mark {
   width: 64px;
+}
+
+span,
+svg {
+  height: 60%;
 }
 </style>

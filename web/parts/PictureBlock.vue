@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { ImagePlus } from "@lucide/vue";
+import { ImagePlus, X } from "@lucide/vue";
+import { NButton } from "naive-ui";
 import { computed, ref, useTemplateRef } from "vue";
 import type { PictureFilling } from "../../core/piece";
 import { useLibrary } from "../stores/library";
@@ -131,11 +132,14 @@ function describe(event: Event): void {
       @change="describe"
     />
     <div class="actions">
-      <button class="button" :disabled="busy" @click="chooser?.click()">
-        <ImagePlus :size="16" aria-hidden="true" /> {{ busy ? "Storing …" : "Replace" }}
-      </button>
-      <button class="button plain" @click="shelfShown = true">From the shelf</button>
-      <button class="button plain" @click="takeOut">Take out</button>
+      <NButton size="small" :disabled="busy" @click="chooser?.click()">
+        <template #icon><ImagePlus aria-hidden="true" /></template>
+        {{ busy ? "Storing …" : "Replace" }}
+      </NButton>
+      <NButton size="small" quaternary @click="shelfShown = true">From the shelf</NButton>
+      <NButton size="small" quaternary title="Take it out" aria-label="Take out" @click="takeOut">
+        <template #icon><X aria-hidden="true" /></template>
+      </NButton>
     </div>
     <input
       ref="chooser"

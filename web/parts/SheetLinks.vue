@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { NDropdown } from "naive-ui";
+import { NButton, NDropdown } from "naive-ui";
 import { usePiece } from "../stores/piece";
 
 /** All sizes on one page, to be sent round: as a picture or as a document. */
@@ -16,6 +16,6 @@ function take(format: string): void {
 
 <template>
   <NDropdown trigger="click" :options="formats" @select="take">
-    <button class="button plain">All sizes on one page</button>
+    <NButton title="All sizes on one page">One page</NButton>
   </NDropdown>
 </template>

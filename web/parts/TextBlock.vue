@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { X } from "@lucide/vue";
+import { NButton } from "naive-ui";
 import { computed, nextTick, ref, useId, useTemplateRef } from "vue";
 import { slotHints, slotName as nameOf } from "../../core/message";
 import { LIMITS } from "../../core/piece";
@@ -107,14 +108,15 @@ function byKey(event: KeyboardEvent): void {
           {{ one.name }}
         </button>
       </span>
-      <button
+      <NButton
         v-else-if="!text.trim()"
-        class="out"
+        size="tiny"
+        quaternary
         :aria-label="`Take ${nameOf(slotName).toLowerCase()} out`"
         @click="takeOut"
       >
-        <X :size="14" aria-hidden="true" />
-      </button>
+        <template #icon><X aria-hidden="true" /></template>
+      </NButton>
       <span v-else-if="near" class="number">{{ text.length }} of {{ LIMITS.text }}</span>
     </div>
     <!-- The mirror behind has the same words, so the block is as high as what is typed. -->
@@ -151,19 +153,6 @@ function byKey(event: KeyboardEvent): void {
   padding: 8px 0 8px 12px;
   margin-left: -14px;
   border-left: 2px solid transparent;
-}
-
-.out {
-  display: inline-flex;
-  padding: 2px;
-  border: 0;
-  background: none;
-  color: var(--quiet);
-  cursor: pointer;
-}
-
-.out:hover {
-  color: var(--ink);
 }
 
 .without {

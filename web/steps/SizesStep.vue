@@ -44,7 +44,7 @@ function largeWidth({ width, height }: Placement): number {
     <header>
       <h2>{{ counted(placements.length, "size") }}</h2>
       <span v-if="bench.showBefore" class="back" role="status">as before the last change</span>
-      <span v-else class="quiet">all follow the message</span>
+      <span v-else-if="step !== 'sizes'" class="quiet">all follow the message</span>
       <span class="space"></span>
       <button
         class="button plain"
@@ -103,6 +103,7 @@ header {
   align-items: center;
   min-height: 32px;
   margin-bottom: 16px;
+  white-space: nowrap;
 }
 
 .space {

@@ -30,9 +30,11 @@ export const useLibrary = defineStore("library", () => {
     return pictures.value.filter((picture) => !logos.has(picture.id));
   });
 
-  /** Those that a brand may show: its own, and those that belong to nobody. */
+  /** Those that a brand may show: its own, and photographs that belong to nobody; a stray drawing is some other's logo. */
   const photographsOf = (brand: string): StoredPicture[] =>
-    photographs.value.filter(({ brands: owners }) => owners.length === 0 || owners.includes(brand));
+    photographs.value.filter(({ brands: owners, art }) =>
+      owners.length === 0 ? art === undefined : owners.includes(brand),
+    );
 
   async function load(): Promise<void> {
     state.value = state.value === "ready" ? "ready" : "loading";

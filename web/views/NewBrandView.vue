@@ -1,12 +1,14 @@
 <script setup lang="ts">
+import { NCheckbox } from "naive-ui";
 import { computed, onMounted, ref, shallowRef } from "vue";
 import { useRouter } from "vue-router";
 import type { BrandColour } from "../../core/brand";
-import type { FileId } from "../../core/files";
-import { makeBrand } from "../../core/kit";
+import type { PictureFile } from "../../core/files";
+import { makeBrand, proposedLogos } from "../../core/kit";
 import { api } from "../api/client";
 import GraphicTile from "../parts/GraphicTile.vue";
 import KitColours from "../parts/KitColours.vue";
+import LogoPlate from "../parts/LogoPlate.vue";
 import PageBar from "../parts/PageBar.vue";
 import TypefaceShelf from "../parts/TypefaceShelf.vue";
 import { useLibrary } from "../stores/library";
@@ -26,7 +28,11 @@ const colours = ref<(BrandColour & { from?: string })[]>([
 ]);
 const headline = ref("fraunces");
 const text = ref("figtree");
-const logo = ref<FileId>();
+/** The logo as it came, and without its flat ground where it stood on one. */
+const came = shallowRef<PictureFile>();
+const bare = shallowRef<PictureFile>();
+const keepGround = ref(false);
+const logo = computed(() => (keepGround.value ? undefined : bare.value) ?? came.value);
 const reading = ref(false);
 const saving = ref(false);
 const failure = ref("");
@@ -37,8 +43,11 @@ async function read(file: File | undefined): Promise<void> {
   failure.value = "";
   try {
     const { picture, colours: found } = await api.proposeColours(file);
-    logo.value = picture.id;
-    if (!library.pictures.some(({ id }) => id === picture.id)) await library.load();
+    came.value = picture;
+    bare.value = picture.art?.ground
+      ? await api.logoVersion(picture.id, { as: "without-ground" })
+      : undefined;
+    keepGround.value = false;
     if (found.length > 0) colours.value = found;
     if (!name.value) name.value = nameFrom(file.name);
   } catch (error) {
@@ -66,10 +75,15 @@ const wanted = computed(() => ({
   })),
   headline: { shelf: headline.value },
   text: { shelf: text.value },
-  ...(logo.value ? { logo: logo.value } : {}),
+  ...(logo.value ? { logo: logo.value.id, keepGround: keepGround.value } : {}),
 }));
-const logoFile = computed(() => library.pictures.find(({ id }) => id === logo.value));
-const draft = computed(() => makeBrand("draft", wanted.value, logoFile.value));
+const draft = computed(() => makeBrand("draft", wanted.value, logo.value));
+const pictures = computed(() => [
+  ...library.pictures,
+  ...[came.value, bare.value].filter((one) => one !== undefined),
+]);
+const pictureOf = (id: string) => pictures.value.find((one) => one.id === id);
+const proposals = computed(() => (draft.value ? proposedLogos(draft.value, pictureOf) : []));
 
 /** Any piece there is, to see the kit at work at once. */
 const sample = computed(() => library.crates.flatMap((crate) => crate.pieces)[0]);
@@ -78,7 +92,7 @@ const lead = computed(() => sample.value && library.placementOf(sample.value, sa
 const wall = useWall({
   piece: () => piece.value,
   brand: () => draft.value,
-  pictures: () => library.pictures,
+  pictures: () => pictures.value,
 });
 
 const dropped = shallowRef(false);
@@ -127,7 +141,7 @@ async function make(): Promise<void> {
           @dragleave="dropped = false"
           @drop.prevent="drop"
         >
-          <img v-if="logo" :src="`/api/pictures/${logo}/rendition?width=320`" alt="" />
+          <img v-if="logo" :src="`/api/pictures/${logo.id}/rendition?width=320`" alt="" />
           <span>
             <b>{{ reading ? "Reading its colours …" : "A logo, or a screenshot of the site" }}</b>
             <span class="quiet small"
@@ -143,6 +157,35 @@ async function make(): Promise<void> {
           />
         </label>
       </div>
+      <section v-if="draft && logo" aria-label="Its logo" class="logo">
+        <div class="plates">
+          <LogoPlate
+            v-for="one in draft.logos"
+            :key="one.file"
+            :logo="one"
+            :colours="draft.colours"
+            :picture="logo"
+          />
+          <LogoPlate
+            v-for="one in proposals"
+            :key="`${one.logo.kind} ${one.logo.ground}`"
+            :logo="one.logo"
+            :colours="draft.colours"
+            :picture="one.from"
+            :ink="one.ink"
+          />
+        </div>
+        <p class="quiet small">
+          {{
+            proposals.length > 0
+              ? "The logo, and the versions that the program makes of it where a size needs them."
+              : "The logo on the ground that it is made for."
+          }}
+        </p>
+        <NCheckbox v-if="bare" v-model:checked="keepGround">
+          Keep the flat ground that it stood on
+        </NCheckbox>
+      </section>
       <KitColours v-model="colours" />
       <div class="faces">
         <TypefaceShelf v-model="headline" label="Headlines" :sample="name" />
@@ -219,6 +262,21 @@ main {
 .drop img {
   max-width: 120px;
   max-height: 56px;
+}
+
+.logo {
+  display: grid;
+  gap: 8px;
+}
+
+.plates {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(180px, 1fr));
+  gap: 12px;
+}
+
+.plates > * {
+  height: 96px;
 }
 
 .faces {
