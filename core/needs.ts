@@ -21,11 +21,14 @@ function wordsOf(piece: Piece, brand: Brand): string {
   return [...words, brand.name, brand.voice.handle, brand.voice.site].join("\n");
 }
 
+/** The language of a piece that says none. */
+const USUAL_LANGUAGE = "en";
+
 /**
- * Loads every font that a piece needs before it can be laid out: those it names, then shipped ones for
- * characters that those lack. `read` answers an unpacked OpenType file.
+ * Loads what a piece's words need before they can be set: the fonts that it names, then shipped ones for characters
+ * that those lack, and how words of its language are parted. `read` answers an unpacked OpenType file.
  */
-export async function loadFonts(
+export async function loadType(
   piece: Piece,
   brand: Brand,
   typesetter: Typesetter,
@@ -40,7 +43,10 @@ export async function loadFonts(
   const covered = (point: number): boolean =>
     [headline, text].every((typeface) => typesetter.covers(typeface, point)) &&
     named.every((id) => typesetter.font(id)?.has(point) ?? false);
-  await Promise.all(fallbackFonts(wordsOf(piece, brand), covered).map(load));
+  await Promise.all([
+    ...fallbackFonts(wordsOf(piece, brand), covered).map(load),
+    typesetter.learnHyphens(piece.language ?? USUAL_LANGUAGE),
+  ]);
 }
 
 /** The stored pictures that a piece shows, logos included. */

@@ -1,3 +1,9 @@
+import { isUrging } from "./form/appeals";
+import { beginsWithDay, isDate } from "./form/dates";
+import { plainDigits } from "./form/digits";
+import { isMoney } from "./form/money";
+import { isPlace } from "./form/places";
+
 /** A line of what was typed or pasted, and the slot that it seems to be for. */
 export interface SortedLine {
   text: string;
@@ -14,41 +20,28 @@ interface Line {
 
 type Rule = readonly [slot: string, fits: (line: Line) => boolean];
 
-const MONTH =
-  /\b(jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)(uary|ruary|ch|il|e|y|ust|tember|ober|ember)?\b/i;
-const DAY = /\b(mon|tues|wednes|thurs|fri|satur|sun)days?\b/i;
-const TIME = /\b\d{1,2}[.:]\d{2}\b|\b\d{1,2}\s?(am|pm|h)\b/i;
-const MONEY = /(€|\$|£|¥|\b(eur|usd|gbp|chf)\b)\s?\d|\d([.,]\d+)?\s?(€|£|\b(eur|usd|gbp|chf)\b)/i;
 const FIGURE = /^\d[\d.,]*\s?(%|×|x|k|m)?$/i;
 const SITE = /^(https?:\/\/)?[\w-]+(\.[\w-]+)+(\/\S*)?$/;
-const HANDLE = /^@[\w.-]+$/;
-const QUOTED = /^[“"„«‘]/;
-const AUTHOR = /^(—|–|-{1,2}\s|by\s)/i;
+const HANDLE = /^@[\p{L}\p{N}_.-]+$/u;
+const QUOTED = /^[“"„«‘「『《‹]/;
+const AUTHOR = /^(—|–|-{1,2}\s|by\s|――?)/i;
 const POINT = /^\s*([-•*]|\d+[.)])\s+/;
-const AT_PLACE =
-  /^(at|in|near|am|im|bei|chez|au)\s|^(under|behind|beside|opposite|outside|along|across from)\s(the|our|\p{Lu})/iu;
-const PLACE_NOUN =
-  /\b(street|road|square|hall|museum|library|pool|pier|harbour|park|station|café|studio)$/i;
-const URGING =
-  /^(book|buy|get|join|save|see|sign|start|try|read|find|plan|order|call|come|visit|write|apply|reserve|watch|listen|learn|discover|shop|register|donate|vote|tell)\b/i;
-
 /** What is short enough to be pressed, or to stand over a headline. */
 const BUTTON_WORDS = 5;
 const KICKER_WORDS = 3;
 const DATE_WORDS = 10;
 const PLACE_WORDS = 8;
 const PRICE_WORDS = 5;
-const FEW_WORDS = 4;
 
 /** Tried in this order; the first that fits names the slot. */
 const RULES: readonly Rule[] = [
-  ["list", ({ text }) => POINT.test(text)],
+  ["list", ({ text }) => POINT.test(text) && !beginsWithDay(text)],
   ["quote", ({ text }) => QUOTED.test(text)],
   ["author", ({ text, index }) => index > 0 && AUTHOR.test(text)],
   ["handle", ({ text }) => HANDLE.test(text)],
   ["site", ({ text }) => SITE.test(text)],
-  ["price", ({ text, words }) => words <= PRICE_WORDS && MONEY.test(text)],
-  ["figure", ({ text }) => FIGURE.test(text)],
+  ["price", ({ text, words }) => words <= PRICE_WORDS && isMoney(text)],
+  ["figure", ({ text }) => FIGURE.test(plainDigits(text))],
   [
     "kicker",
     ({ text, words, index, last }) =>
@@ -57,22 +50,14 @@ const RULES: readonly Rule[] = [
   ["date", ({ text, words, index }) => index > 0 && words <= DATE_WORDS && isDate(text, words)],
   [
     "call-to-action",
-    ({ text, words, index }) =>
-      index > 0 && words <= BUTTON_WORDS && (URGING.test(text) || /(→|›|>>)$/.test(text)),
+    ({ text, words, index }) => index > 0 && words <= BUTTON_WORDS && isUrging(text),
   ],
   ["place", ({ text, words, index }) => index > 0 && words <= PLACE_WORDS && isPlace(text, words)],
 ];
 
-/** A month or a weekday with a number, a weekday in few words, or a time of day. */
-function isDate(text: string, words: number): boolean {
-  const named = MONTH.test(text) || DAY.test(text);
-  return TIME.test(text) || (named && (/\d/.test(text) || words <= FEW_WORDS));
-}
-
-const isPlace = (text: string, words: number): boolean =>
-  AT_PLACE.test(text) || (words <= FEW_WORDS && PLACE_NOUN.test(text));
-
-const isLoud = (text: string): boolean => text === text.toUpperCase() && /\p{L}/u.test(text);
+/** In capitals; in scripts that have none, nothing is. */
+const isLoud = (text: string): boolean =>
+  text === text.toUpperCase() && text !== text.toLowerCase();
 
 /** Slots that hold one line each; a second one of the kind goes on as ordinary words. */
 const MANY = new Set(["list"]);
@@ -86,13 +71,41 @@ export function sortMessage(typed: string): SortedLine[] {
   const lines = parted(typed.split(/\r?\n/).map((line) => line.trim())).filter(Boolean);
   const used = new Set<string>();
   return lines.map((text, index) => {
-    const words = text.split(/\s+/).length;
+    const words = wordsIn(text);
     const line = { text, words, index, last: index === lines.length - 1 };
     const rule = RULES.find(([slot, fits]) => (MANY.has(slot) || !used.has(slot)) && fits(line));
-    const slot = rule?.[0] ?? ordinary(used);
+    const slot = rule?.[0] ?? (isAppeal(lines, line, used) ? APPEAL : ordinary(used));
     used.add(slot);
     return { text: slot === "author" ? text.replace(AUTHOR, "").trim() : text, slot };
   });
+}
+
+/** Scripts without spaces have about so many letters for each word. */
+const LETTERS_A_WORD = 2.5;
+const UNSPACED = /[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Thai}]/gu;
+
+const wordsIn = (text: string): number =>
+  Math.max(
+    text.split(/\s+/).length,
+    Math.round((text.match(UNSPACED)?.length ?? 0) / LETTERS_A_WORD),
+  );
+
+const APPEAL = "call-to-action";
+const APPEAL_WORDS = 4;
+
+/** In any language: a short last line, behind a headline and more, that only a sender's name may follow. */
+function isAppeal(lines: readonly string[], { text, words, index }: Line, used: Set<string>) {
+  const after = lines.slice(index + 1);
+  const closes = after.every((line) => HANDLE.test(line) || SITE.test(line));
+  const short = words <= APPEAL_WORDS && (words > 1 || !/^\p{Script=Latin}+$/u.test(text));
+  return (
+    closes &&
+    short &&
+    index > 1 &&
+    used.has("support") &&
+    !used.has(APPEAL) &&
+    !/[.,;:]$/.test(text)
+  );
 }
 
 /** A quote rules by itself: what follows it is support. */

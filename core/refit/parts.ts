@@ -10,6 +10,7 @@ import type {
   ShapeNode,
   TextNode,
 } from "../resolve";
+import { DISPLAY_LEADING } from "../type";
 
 /** A round or square mark with a few words inside; moves as one. */
 export interface Badge {
@@ -350,4 +351,5 @@ function listsOf(items: readonly Item[]): ResolvedNode[][] {
 }
 
 /** Type set this tight is to be looked at rather than read. */
-export const isDisplay = ({ paragraph }: TextNode): boolean => paragraph.style.leading < 1.15;
+export const isDisplay = ({ paragraph }: TextNode): boolean =>
+  paragraph.style.leading < DISPLAY_LEADING;

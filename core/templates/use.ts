@@ -20,6 +20,8 @@ export interface Wanted {
   /** Without any words the template's own sample is shown. */
   words: Readonly<Record<string, string>>;
   pictures: readonly FileId[];
+  /** BCP 47; the template's own when not given. */
+  language?: string | undefined;
 }
 
 /** Where a new piece goes when its template does not say more than its own size; common practice. */
@@ -46,6 +48,7 @@ export function pieceOf(template: Template, brand: Brand, wanted: Wanted): Piece
     origin: { kind: "template", id: template.id, name: template.name },
     brand: brand.id,
     ...design,
+    ...(wanted.language === undefined ? {} : { language: wanted.language }),
     sizes: sizesOf(design),
     spread: spreadFor(brand, mood),
     message: { ...messageOf(template, wanted.words), ...picturesOf(template, wanted.pictures) },

@@ -92,7 +92,7 @@ function penaltyOf(
   language: string,
   spaced: boolean,
 ): number | undefined {
-  if (!spaced) return /[-\u00ad]$/.test(before) ? 0.35 : 0;
+  if (!spaced) return insideToken(before, after);
   const base = language.split("-")[0]!.toLowerCase();
   if (mustStay(before, after, base))
     return before.length + after.length > MOST_GLUED ? 1 : undefined;
@@ -103,6 +103,15 @@ function penaltyOf(
     (NUMBER_END.test(before) && MONTH.test(after)) ||
     (MONTH.test(before) && NUMBER_START.test(after));
   return dated ? 0.6 : 0;
+}
+
+/** Tokens such as m/f/d, 24/7 or km/h are read as one. */
+const SHORT_TOKEN = 8;
+
+/** Undefined where a token must not be parted; a hyphen of the typesetter's own is less welcome than one that was typed. */
+function insideToken(before: string, after: string): number | undefined {
+  if (before.endsWith("/") && before.length + after.length <= SHORT_TOKEN) return undefined;
+  return before.endsWith("\u00ad") ? 0.6 : before.endsWith("-") ? 0.35 : 0;
 }
 
 function mustStay(before: string, after: string, language: string): boolean {

@@ -1,6 +1,7 @@
 import { embeddingLevels, startsRight } from "./bidi";
 import type { LineText } from "./itemise";
 import { readMarks, type PlainText } from "../text";
+import type { Hyphenate } from "./hyphens";
 import { softened } from "./long-words";
 import { partsOf, SOFT_HYPHEN, type Part } from "./parts";
 import { firstFit, leastRagged, linesNeeded, lineWidth, type Line, type Measured } from "./ragged";
@@ -12,7 +13,12 @@ export interface TypeStyle extends ShapeStyle {
   leading: number;
   gaps: { paragraph: number; item: number };
   align: "start" | "left" | "centre" | "right";
+  /** How words of the language are parted, where that is known. */
+  hyphenate?: Hyphenate | undefined;
 }
+
+/** Type set as tight as this is display type: to be looked at rather than read. */
+export const DISPLAY_LEADING = 1.15;
 
 /** Texts of more parts than this are broken greedily; the best breaks no longer show. */
 const MOST_PARTS_BALANCED = 60;
@@ -44,7 +50,8 @@ export class Paragraph {
     advance: (line: LineText) => number,
   ) {
     const cased = style.case === "upper" ? typed.toLocaleUpperCase(style.language) : typed;
-    this.plain = readMarks(softened(cased));
+    const kind = style.leading < DISPLAY_LEADING ? "display" : "text";
+    this.plain = readMarks(softened(cased, kind, style.hyphenate));
     this.text = this.plain.text;
     this.levels = embeddingLevels(this.text);
     this.rightToLeft = startsRight(this.text);

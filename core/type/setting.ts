@@ -1,3 +1,4 @@
+import { clearStep } from "./apart";
 import type { Paragraph } from "./paragraph";
 import type { Line } from "./ragged";
 import type { ShapedLine } from "./shape";
@@ -212,12 +213,30 @@ function setLines(paragraph: Paragraph, lines: Line[]): Block {
   const right = Math.max(...shaped.map((line, i) => edges[i]! + line.inkWidth));
   const ascent = shaped[0]!.top;
   const descent = shaped.at(-1)!.bottom;
+  const step = stepOf(paragraph, lines, shaped, edges);
   let baseline = ascent;
   const set = shaped.map((line, i): SetLine => {
-    if (i > 0) baseline += paragraph.style.leading + paragraph.gapAbove(lines[i]!);
+    if (i > 0) baseline += step + paragraph.gapAbove(lines[i]!);
     return { shaped: line, x: left + edges[i]!, baseline };
   });
   return { lines: set, width: left + right, ascent, descent, height: baseline + descent };
+}
+
+/** From baseline to baseline, alike for all lines: as the style asks, or as much more as keeps all inks apart. */
+function stepOf(
+  paragraph: Paragraph,
+  lines: readonly Line[],
+  shaped: readonly ShapedLine[],
+  edges: readonly number[],
+): number {
+  const { leading } = paragraph.style;
+  return shaped.reduce((step, line, i) => {
+    if (i === 0) return step;
+    const gap = paragraph.gapAbove(lines[i]!);
+    const upper = { shaped: shaped[i - 1]!, x: edges[i - 1]! };
+    const needed = clearStep(upper, { shaped: line, x: edges[i]! }, leading + gap);
+    return Math.max(step, needed - gap);
+  }, leading);
 }
 
 const atSize = (

@@ -3,6 +3,7 @@ import type { FileId } from "../files";
 import type { Face } from "./face";
 import { FontFile, fontsIn, type Optical } from "./font-file";
 import type { LineText } from "./itemise";
+import { baseLanguage, hyphensFor, type Hyphenate } from "./hyphens";
 import { Paragraph, type TypeStyle } from "./paragraph";
 import { shapeLine } from "./shape";
 import { fallbacks } from "../shelf";
@@ -20,7 +21,8 @@ interface Kept {
 export class Typesetter {
   private readonly files = new Map<string, FontFile>();
   private chains = new WeakMap<Typeface, Map<string, readonly Face[]>>();
-  private readonly kept = new WeakMap<readonly Face[], Kept>();
+  private kept = new WeakMap<readonly Face[], Kept>();
+  private readonly hyphens = new Map<string, Hyphenate | undefined>();
 
   /** `bytes` is an OpenType file or collection, unpacked. Throws RangeError as `FontFile` does. */
   addFont(id: FileId, bytes: Uint8Array): void {
@@ -63,7 +65,18 @@ export class Typesetter {
     return chain;
   }
 
-  paragraph(text: string, style: TypeStyle): Paragraph {
+  /** Learns how words of a language are parted, for texts that are measured from now on. */
+  async learnHyphens(language: string): Promise<void> {
+    const base = baseLanguage(language);
+    if (this.hyphens.has(base)) return;
+    const hyphenate = await hyphensFor(language);
+    if (this.hyphens.has(base)) return;
+    this.hyphens.set(base, hyphenate);
+    if (hyphenate) this.kept = new WeakMap();
+  }
+
+  paragraph(text: string, asked: TypeStyle): Paragraph {
+    const style = { ...asked, hyphenate: this.hyphens.get(baseLanguage(asked.language)) };
     let kept = this.kept.get(style.chain);
     if (!kept) this.kept.set(style.chain, (kept = { advances: new Map(), paragraphs: new Map() }));
     const { tracking, leading, align, language, features, gaps } = style;

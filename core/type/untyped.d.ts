@@ -10,6 +10,13 @@ declare module "bidi-js" {
   export default function createBidi(): Bidi;
 }
 
+declare module "hyphen/*" {
+  const patterns: {
+    hyphenateSync(text: string, options: { hyphenChar: string; minWordLength: number }): string;
+  };
+  export default patterns;
+}
+
 declare module "linebreak" {
   interface Break {
     position: number;

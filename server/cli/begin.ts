@@ -5,6 +5,7 @@ import type { FileId } from "../../core/files";
 import { sortMessage, wordsOf } from "../../core/message";
 import { inOrder, offer, type Offer } from "../../core/offers";
 import { placementById } from "../../core/placements";
+import { languageOf } from "../../core/language";
 import { pieceOf, shippedTemplates, titleFor } from "../../core/templates";
 import { FolderFiles } from "../files/folders";
 import { WithShipped } from "../files/shipped";
@@ -33,6 +34,7 @@ export async function begin(options: BeginOptions, shipped: Shipped): Promise<st
   const files = new FolderFiles([...folders, shipped.demo]);
   const studio = new Studio(new WithShipped(shipped.fonts, files));
   const pictures = options.pictures === undefined ? [] : await picturesIn(options.pictures);
+  const language = languageOf(Object.values(words).join("\n"));
   const offers: (Offer & { id: string })[] = [];
   for (const template of templates) {
     const id = `begun-${template.id}`;
@@ -41,6 +43,7 @@ export async function begin(options: BeginOptions, shipped: Shipped): Promise<st
       id,
       title,
       words,
+      language,
       pictures: pictures.map((p) => p.id),
     });
     const sources = await studio.sources(first, brand);

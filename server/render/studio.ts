@@ -6,7 +6,7 @@ import { makeScene, makeScenes, type Made } from "../../core/engine";
 import { box, scaleBox, type Box } from "../../core/geometry";
 import type { FileId, PictureFile } from "../../core/files";
 import { Kept } from "../../core/kept";
-import { loadFonts, piecePictures } from "../../core/needs";
+import { loadType, piecePictures } from "../../core/needs";
 import { paint, paintSvg, pathCache, type Bitmap, type SvgPicture } from "../../core/paint";
 import { develop, type Developing, type Raster } from "../../core/picture";
 import type { Piece } from "../../core/piece";
@@ -196,7 +196,7 @@ export class Studio {
   }
 
   private async load(piece: Piece, brand: Brand): Promise<void> {
-    await loadFonts(piece, brand, this.typesetter, async (id) => toSfnt(await this.files.read(id)));
+    await loadType(piece, brand, this.typesetter, async (id) => toSfnt(await this.files.read(id)));
     for (const id of piecePictures(piece, brand)) {
       if (!this.pictures.has(id)) {
         this.pictures.set(id, await inspectPicture(await this.files.read(id), id));

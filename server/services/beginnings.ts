@@ -1,5 +1,6 @@
 import type { NewPiece, PieceAnswer } from "../../core/api";
 import { knownPlacement, withFrame, type Piece } from "../../core/piece";
+import { languageOf } from "../../core/language";
 import { pieceOf, titleFor } from "../../core/templates";
 import type { Library } from "./library";
 import type { Pieces } from "./pieces";
@@ -31,7 +32,9 @@ export class Beginnings {
     const lookup = await this.placements.lookup();
     return this.pieces.begin(crate, async (id, brand): Promise<Piece> => {
       const title = wanted.title ?? titleFor(wanted.words, template.name);
-      const piece = withFrame(pieceOf(template, brand, { ...wanted, id, title }), lookup);
+      const language = languageOf(Object.values(wanted.words).join("\n"));
+      const first = pieceOf(template, brand, { ...wanted, id, title, language });
+      const piece = withFrame(first, lookup);
       const placement = knownPlacement(piece, piece.lead, lookup);
       return this.around.pool.begun({ piece, brand, placement });
     });

@@ -1,5 +1,5 @@
 import type { PictureFile } from "../../core/files";
-import { loadFonts, piecePictures } from "../../core/needs";
+import { loadType, piecePictures } from "../../core/needs";
 import type { Sources } from "../../core/resolve";
 import { Typesetter } from "../../core/type";
 import { FolderFiles } from "../../server/files/folders";
@@ -19,7 +19,7 @@ export async function sourcesFor(entries: readonly Case[]): Promise<Sources> {
   const typesetter = new Typesetter();
   const pictures = new Map<string, PictureFile>();
   for (const { piece, brand } of entries) {
-    await loadFonts(piece, brand, typesetter, async (id) => toSfnt(await files.read(id)));
+    await loadType(piece, brand, typesetter, async (id) => toSfnt(await files.read(id)));
     for (const id of piecePictures(piece, brand))
       if (!pictures.has(id)) pictures.set(id, await inspectPicture(await files.read(id), id));
   }

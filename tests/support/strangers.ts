@@ -1,7 +1,7 @@
 import { makeBrand } from "../../core/kit";
 import type { Brand } from "../../core/brand";
 import type { FileId, PictureFile } from "../../core/files";
-import { loadFonts, piecePictures } from "../../core/needs";
+import { loadType, piecePictures } from "../../core/needs";
 import type { Piece } from "../../core/piece";
 import type { Sources } from "../../core/resolve";
 import { Typesetter } from "../../core/type";
@@ -259,7 +259,7 @@ export async function strangeSources(
   entries: readonly { piece: Piece; brand: Brand }[],
 ): Promise<Sources> {
   for (const { piece, brand } of entries) {
-    await loadFonts(piece, brand, typesetter, async (id) => toSfnt(await files.read(id)));
+    await loadType(piece, brand, typesetter, async (id) => toSfnt(await files.read(id)));
     for (const id of piecePictures(piece, brand))
       if (!pictures.has(id)) pictures.set(id, await inspectPicture(await files.read(id), id));
   }

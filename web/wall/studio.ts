@@ -1,7 +1,7 @@
 import type { Brand } from "../../core/brand";
 import { begin, makeScenes, type Begun, type Made } from "../../core/engine";
 import type { FileId, PictureFile } from "../../core/files";
-import { loadFonts, needsIcons } from "../../core/needs";
+import { loadType, needsIcons } from "../../core/needs";
 import { paint, pathCache } from "../../core/paint";
 import { Kept } from "../../core/kept";
 import { offer } from "../../core/offers";
@@ -50,7 +50,7 @@ export class BrowserStudio {
   }
 
   private async sources(piece: Piece, brand: Brand): Promise<Sources> {
-    await loadFonts(piece, brand, this.typesetter, (id) => this.font(id));
+    await loadType(piece, brand, this.typesetter, (id) => this.font(id));
     if (needsIcons(piece)) await this.loadIcons();
     return {
       typesetter: this.typesetter,

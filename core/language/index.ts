@@ -1,0 +1,2 @@
+export { languageOf } from "./language";
+export { LANGUAGES, languageName } from "./names";
