@@ -23,6 +23,8 @@ export const DISPLAY_LEADING = 1.15;
 /** Texts of more parts than this are broken greedily; the best breaks no longer show. */
 const MOST_PARTS_BALANCED = 60;
 const MOST_MEASURES_KEPT = 400;
+/** How much less welcome a hyphen is for each one that ends the lines before it. By eye. */
+const ANOTHER_HYPHEN = 0.8;
 /** What a line may leave at its end is less than this, in em. */
 const WIDEST_SPACE = 1;
 /** A measure is found to this share of an em. */
@@ -82,7 +84,13 @@ export class Paragraph {
 
   /** How unwelcome the line ends of a setting are, all together; 0 is as one would speak. */
   unwelcome(lines: readonly Line[]): number {
-    return lines.slice(0, -1).reduce((sum, { to }) => sum + this.parts[to - 1]!.penalty, 0);
+    let [sum, inRow] = [0, 0];
+    for (const { to } of lines.slice(0, -1)) {
+      const { penalty, hyphen } = this.parts[to - 1]!;
+      sum += penalty + (hyphen > 0 ? ANOTHER_HYPHEN * inRow : 0);
+      inRow = hyphen > 0 ? inRow + 1 : 0;
+    }
+    return sum;
   }
 
   /** How much further down than its leading says a line stands, in em. */
