@@ -1,4 +1,4 @@
-import { between, type Box } from "../geometry";
+import { between, bottom, type Box } from "../geometry";
 import { BADGE_SHARE } from "./badge";
 import type { Block } from "./block";
 import type { Draft } from "./draft";
@@ -147,8 +147,10 @@ const LARGER = [TEXT_ALONE, 1.25, 1];
 export function* wordsAlone(stage: Stage, parts: Parts, size: number): Generator<Draft> {
   const { photos: _photos, ornament, ...rest } = parts;
   const behind = ornament && isEmblem(ornament) ? emblemBehind(stage, ornament) : undefined;
-  const bare: Parts = { ...rest, photos: [], ...(behind && ornament ? { ornament } : {}) };
-  const alone = behind !== undefined || !hasMedia(parts);
+  const around = ornament && !behind ? bandsAround(stage) : undefined;
+  const drawn = ornament && (behind ?? around) ? { ornament } : {};
+  const bare: Parts = { ...rest, photos: [], ...drawn };
+  const alone = behind !== undefined || around !== undefined || !hasMedia(parts);
   const align = stage.align === 0.5 ? 0.5 : 0;
   for (const { block, region } of blocksAlone(stage, bare, size, alone)) {
     // A few words in a large field stand a little above its middle.
@@ -158,9 +160,27 @@ export function* wordsAlone(stage: Stage, parts: Parts, size: number): Generator
       parts: bare,
       words: block.place(region.x + align * (region.width - block.width), y),
       ...(behind ? { behind } : {}),
+      ...around,
       change: alone ? 0 : 2.5,
     };
   }
+}
+
+/** What is this much higher than its words may stand is decorated over and under them. */
+const LEAST_BAND = 0.18;
+
+/** The bands over and under the part of a frame that every screen shows, where there is much of them. */
+function bandsAround({
+  frame,
+  kept,
+  padding,
+}: Stage): Pick<Draft, "media" | "mediaAlso"> | undefined {
+  const above = between(0, 0, frame.width, kept.y - padding);
+  const below = between(0, bottom(kept) + padding, frame.width, frame.height);
+  const least = LEAST_BAND * frame.height;
+  return above.height < least || below.height < least
+    ? undefined
+    : { media: below, mediaAlso: above };
 }
 
 /** The words in every layout: with the largest text that fits, and with one that leaves more to the headline. */
@@ -172,13 +192,15 @@ function* blocksAlone(
 ): Generator<{ block: Block; region: Box }> {
   const { field } = stage;
   const sizes = alone && !stage.tight && size <= stage.unit ? LARGER : [1];
-  const fields = parts.badge ? [field, besideBadge(stage)] : [field];
+  const fields: { region: Box; headWidth?: number }[] = [{ region: field }];
+  if (parts.badge) fields.push({ region: besideBadge(stage) });
+  if (stage.beyond && stage.align !== 0.5) fields.push(stage.beyond);
   for (const layout of layoutsAlone(stage, alone)) {
     let found = 0;
     for (const times of sizes) {
       if (found === TRIED && !parts.badge) break;
-      for (const region of fields) {
-        const room = roomIn(stage, parts, region, times * size);
+      for (const { region, ...head } of fields) {
+        const room = { ...roomIn(stage, parts, region, times * size), ...head };
         const plain = layout(room);
         if (!plain) continue;
         found++;

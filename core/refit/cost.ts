@@ -214,8 +214,18 @@ function emptiness(stage: Stage, placed: Placed[]): number {
     .map(({ box: at }) =>
       intersect(box(at.x - dx, at.y - dy, at.width + 2 * dx, at.height + 2 * dy), safe),
     );
-  return 1.6 * Math.max(0, REACHED - coverage(reached, safe));
+  const reach = coverage(reached, safe);
+  const small = reach < ROOMY && placed.some((item) => isSmall(stage, item)) ? SMALL_PRINT : 0;
+  return 1.6 * Math.max(0, REACHED - reach) + small;
 }
+
+/** Where content reaches less than this, small words have no excuse. Common practice. */
+const ROOMY = 0.76;
+/** What small print beside free room costs. By eye. */
+const SMALL_PRINT = 1.2;
+
+const isSmall = ({ least }: Stage, { text }: Placed): boolean =>
+  text !== undefined && text.set.size < 0.999 * least;
 
 /** What fills the frame is the ground of all; a smaller plate is a card, which is seen. */
 const isGround = ({ frame }: Stage, role: string, at: Box): boolean =>

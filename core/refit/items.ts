@@ -139,7 +139,7 @@ function itemBlock(room: ItemRoom, item: Item, ofRow: CellLayout): Block | undef
   switch (item.type) {
     case "text": {
       const kicker = item.role === "kicker";
-      const usual = kicker ? Math.max(stage.floor, KICKER * size) : size;
+      const usual = kicker ? stage.smaller(size, KICKER) : size;
       const most = kicker ? KICKER_LINES : undefined;
       const columns = isList(item) ? stage.listColumns : 1;
       const at = (own: number) =>

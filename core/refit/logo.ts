@@ -2,7 +2,7 @@ import { isSeenOn, leastWidthOf, LETTERED, logoFor, standsOn, type Logo } from "
 import { luminance, luminanceContrast } from "../colour";
 import { area, box, inset, type Box } from "../geometry";
 import { isOutline, type LogoNode, type LogoVersion } from "../resolve";
-import { setAt } from "../type";
+import { setAt, setToFit } from "../type";
 import { textBlock, type Block } from "./block";
 import type { Placed, ShownLogo } from "./layout";
 import type { Stage } from "./stage";
@@ -81,20 +81,22 @@ const LEAST_SCALE = 0.8;
 export interface LogoRoom {
   width: number;
   height?: number;
+  /** It takes all the room there is, whatever it usually takes. */
+  fills?: boolean;
 }
 
 /** The sides of the ink: by its area, so that a long one is not tiny and a tall one not huge; undefined where it cannot be read. */
 export function logoSize(
   stage: Stage,
   { art, logo }: LogoVersion,
-  { width: mostWidth, height: mostHeight = Infinity }: LogoRoom,
+  { width: mostWidth, height: mostHeight = Infinity, fills = false }: LogoRoom,
   leastScale = 0,
 ): { width: number; height: number } | undefined {
   const ratio = art.width / art.height;
   const share = ratio < LETTERED ? MARK_AREA : AREA;
   const least = leastWidthOf(logo, ratio) / stage.css;
   const usual = Math.min(Math.sqrt(share * ratio), HIGHEST * ratio) * stage.extent;
-  const wanted = Math.max(usual, least);
+  const wanted = fills ? Infinity : Math.max(usual, least);
   const width = Math.min(wanted, mostWidth, mostHeight * ratio);
   if (width < least - 1e-6 || width < leastScale * wanted) return undefined;
   return { width, height: width / ratio };
@@ -109,13 +111,14 @@ function blockOf(
   leastScale: number,
 ): Block | undefined {
   const share = shown.plate ? 1 / (1 + 2 * padShare(shown.art)) : 1;
-  const inner = { width: share * room.width, height: share * (room.height ?? Infinity) };
+  const { width: mostWidth, height: mostHeight = Infinity, fills = false } = room;
+  const inner = { width: share * mostWidth, height: share * mostHeight, fills };
   const size = logoSize(stage, shown, inner, leastScale);
   if (!size) return undefined;
   const clear = shown.logo.clear * Math.min(size.height, Math.sqrt(size.width * size.height));
   const pad = shown.plate ? PLATE_PAD * Math.sqrt(size.width * size.height) : 0;
   const [width, height] = [size.width + 2 * pad, size.height + 2 * pad];
-  if (width > room.width || height > (room.height ?? Infinity)) return undefined;
+  if (width > mostWidth || height > mostHeight) return undefined;
   return {
     width,
     height,
@@ -147,19 +150,39 @@ export function clearSpace(item: Pick<Placed, "box" | "logo">): number {
   return Math.max(0, clear - (ink.x - item.box.x));
 }
 
+/** The name in a colour of the spread that reads on a ground. */
+function inkedOn({ resolved: { palette } }: Stage, { wordMark }: LogoNode, ground: number) {
+  const colours = [palette.headline, palette.support, palette.backdrop, "#FFFFFF", "#000000"];
+  const colour = colours.find((hex) => luminanceContrast(luminance(hex), ground) >= 4.5);
+  return { ...wordMark, colour: colour ?? wordMark.colour };
+}
+
 /** The name set for a logo: a little smaller than a logo's letters would be, on two lines at most. */
 const NAME_SIZE = 0.042;
 
 function wordMark(stage: Stage, node: LogoNode, ground: number, room: LogoRoom): Block | undefined {
-  const { palette } = stage.resolved;
-  const colours = [palette.headline, palette.support, palette.backdrop, "#FFFFFF", "#000000"];
-  const colour = colours.find((hex) => luminanceContrast(luminance(hex), ground) >= 4.5);
-  const name = { ...node.wordMark, colour: colour ?? node.wordMark.colour };
+  const name = inkedOn(stage, node, ground);
   for (const size of [NAME_SIZE * stage.extent, 0.75 * NAME_SIZE * stage.extent, 0]) {
-    const set = setAt(name.paragraph, Math.max(stage.floor, size), room.width, 2);
+    const least = size > 0 ? Math.max(stage.least, size) : stage.floor;
+    const set = setAt(name.paragraph, least, room.width, 2);
     if (set && set.height <= (room.height ?? Infinity)) return textBlock(name, set);
   }
   return undefined;
+}
+
+/** The brand's sign and nothing beside it, as large as the room: its mark before its full logo, else its name. */
+export function signIn(
+  stage: Stage,
+  node: LogoNode,
+  ground: number,
+  { width, height }: Box,
+): Block | undefined {
+  const sign = logoIn(stage, node, ground, { width, height, fills: true }, "mark");
+  if (sign && node.versions.length > 0) return sign;
+  const { wordMark: name } = node;
+  const fit = { width, height, min: stage.floor, max: height, mostLines: 3 };
+  const set = setToFit(name.paragraph, fit);
+  return set ? textBlock(inkedOn(stage, node, ground), set) : sign;
 }
 
 /**

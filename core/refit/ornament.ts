@@ -1,4 +1,4 @@
-import { between, bottom, box, centre, contains, right, type Box } from "../geometry";
+import { area, between, bottom, box, centre, contains, right, type Box } from "../geometry";
 import { isPattern, keepsRatio } from "../shape";
 import type { ShapeNode } from "../resolve";
 import type { Draft } from "./draft";
@@ -69,15 +69,18 @@ function hanging(frame: Box, area: Box, ratio: number): Box {
 }
 
 /** An emblem behind words shows this much of itself, and is cut by the frame's corner. By eye, after work by hand. */
-const EMBLEM = { extent: 0.62, shown: 0.78 } as const;
+const EMBLEM = { extent: 0.62, bare: 1.1, shown: 0.78 } as const;
+const BARE = 0.25;
 
 export const isEmblem = ({ shape }: ShapeNode): boolean => shape.kind === "emblem";
 
 /** The brand's mark in the lower right corner, where reading ends, as large as a headline and calm under it. */
-export function emblemBehind({ frame, extent }: Stage, { emblem }: ShapeNode): Box {
+export function emblemBehind({ frame, kept, extent }: Stage, { emblem }: ShapeNode): Box {
   const ratio = emblem ? emblem.art.width / emblem.art.height : 1;
+  // Where little of the frame may hold words, the mark is what the rest is for.
+  const share = area(kept) < BARE * area(frame) ? EMBLEM.bare : EMBLEM.extent;
   const height = Math.min(
-    (EMBLEM.extent * extent) / Math.sqrt(ratio),
+    (share * extent) / Math.sqrt(ratio),
     1.1 * frame.height,
     (1.1 * frame.width) / ratio,
   );

@@ -310,7 +310,9 @@ export function droppable(
   { photos, ornament, above, details, cta, logo, sender, badge }: Parts,
   worth: (node: ResolvedNode) => number,
 ): ResolvedNode[][] {
-  const single = [...photos, ornament, cta, logo, ...sender]
+  // A mark behind the words takes no room from them.
+  const area = ornament && ornament.shape.kind !== "emblem" ? ornament : undefined;
+  const single = [...photos, area, cta, logo, ...sender]
     .filter((node): node is NonNullable<typeof node> => node !== undefined)
     .map((node): ResolvedNode[] => [node]);
   // Of equals, what stands last goes first.

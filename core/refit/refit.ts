@@ -16,6 +16,7 @@ import { overPhoto, pictureWhole } from "./overlay";
 import { mirrored } from "./mirror";
 import { orderOf } from "./order";
 import { ornamentBelow } from "./ornament";
+import { SIGN_ALONE, signAlone } from "./profile";
 import { strip } from "./strip";
 import { withVeils } from "./veil";
 
@@ -59,7 +60,7 @@ export function refit(
 ): Layout {
   const stage = new Stage(resolved, placement);
   const asComposed = anew || !only(AS_ARRANGED) ? undefined : arranged(stage);
-  const { placed, via, cost } = asComposed ?? best(stage, only);
+  const { placed, via, cost } = asComposed ?? sign(stage, only) ?? best(stage, only);
   return {
     resolved,
     placement,
@@ -67,10 +68,15 @@ export function refit(
     safe: stage.safe,
     floor: stage.floor,
     placed: withBackdrop(stage, withVeils(stage, placed)),
-    leftOut: leftOut(resolved, placed),
+    leftOut: leftOut(resolved, placed, via),
     via,
     cost,
   };
+}
+
+function sign(stage: Stage, only: (via: string) => boolean): Choice | undefined {
+  const placed = only(SIGN_ALONE) ? signAlone(stage) : undefined;
+  return placed && { placed, via: SIGN_ALONE, cost: NO_COST };
 }
 
 interface Choice {
@@ -228,13 +234,16 @@ function withBackdrop(stage: Stage, placed: Placed[]): Placed[] {
   return [{ node: backdrop, box: stage.frame, turn: 0 }, ...placed];
 }
 
-function leftOut(resolved: ResolvedPiece, placed: Placed[]): LeftOut[] {
+function leftOut(resolved: ResolvedPiece, placed: Placed[], via: string): LeftOut[] {
   const present = new Set(placed.map((item) => item.node.id));
   const dropped = resolved.nodes.filter(
     (node) => !present.has(node.id) && node.role !== "backdrop",
   );
   return [
-    ...dropped.map((node): LeftOut => ({ id: node.id, why: whyDropped(node) })),
+    ...dropped.map((node): LeftOut => ({
+      id: node.id,
+      why: via === SIGN_ALONE ? "not-for-this-shape" : whyDropped(node),
+    })),
     ...resolved.absent
       .filter(({ why }) => why !== "empty")
       .map(({ id, why }): LeftOut => ({ id, why })),

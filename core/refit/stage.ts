@@ -1,4 +1,5 @@
 import { area, bottom, inset, intersect, right, type Box } from "../geometry";
+import { RULING_SLOTS } from "../message";
 import {
   cssPerPixel,
   frameOf,
@@ -18,9 +19,11 @@ const MOST_TEXT = 2.2;
 /** Where words are all there is, text this many times the usual size is better than empty ground. By eye. */
 export const TEXT_ALONE = 1.6;
 /** Text from this size on, in CSS pixels as viewed, is read without effort. Common practice. */
-const EASY = 13;
+const EASY = 13.02;
 /** As a share of the frame's short side. */
 const AIR = 0.11;
+/** Of the width that a headline has, so much more is worth having for other words. */
+const MUCH_MORE = 0.15;
 const CLEARLY_LARGER = 1.25;
 const MOST_EMPHASIS = 2.4;
 
@@ -51,6 +54,8 @@ export class Stage {
   readonly unit: number;
   /** A size that is read with ease. */
   private readonly easy: number;
+  /** The least size that is read with ease; smaller ones only where there is no room. */
+  readonly least: number;
   readonly css: number;
   /** The frame that the piece was composed for. */
   readonly lead: Box;
@@ -96,7 +101,8 @@ export class Stage {
     this.leadScale = this.extent / Math.sqrt(area(this.lead));
     this.isLarge = isLarge(placement);
     // Text grows slower than the frame: a poster is read from further away, a banner from near.
-    this.easy = Math.max(EASY / this.css, 0.022 * this.extent + 5);
+    this.least = Math.max(EASY / this.css, this.floor);
+    this.easy = Math.max(this.least, 0.022 * this.extent + 5);
     this.unit = tight ? this.floor : this.easy;
   }
 
@@ -128,6 +134,11 @@ export class Stage {
     return times > CLEARLY_LARGER ? Math.min(times, MOST_EMPHASIS) : 1;
   }
 
+  /** A size that is a little smaller than the text's, as far as it is still read with ease where that is. */
+  smaller(size: number, share: number): number {
+    return Math.max(share * size, Math.min(size, this.least));
+  }
+
   /** Something beside the headline is called out. */
   get callsOut(): boolean {
     const { details } = this.parts;
@@ -152,6 +163,22 @@ export class Stage {
   get field(): Box {
     const air = AIR * Math.min(this.frame.width, this.frame.height);
     return intersect(this.kept, inset(this.frame, air));
+  }
+
+  /**
+   * Where words may stand beside a headline that a crop keeps further in, from the headline's own edge on; undefined where
+   * that is no more room, or where the logo must stay inside too. It is `headWidth` that the headline has of it.
+   */
+  get beyond(): { region: Box; headWidth: number } | undefined {
+    const { placement, field, parts } = this;
+    // Two that rule stand together.
+    if (parts.details.some((item) => "role" in item && RULING_SLOTS.includes(item.role)))
+      return undefined;
+    const to = right(keptArea(placement, "support"));
+    const logo = keptArea(placement, "logo");
+    const more = to - right(field);
+    if (more < MUCH_MORE * field.width || right(logo) < to) return undefined;
+    return { region: { ...field, width: field.width + more }, headWidth: field.width };
   }
 
   /** Width over height of the part that can be used. */

@@ -30,6 +30,8 @@ export interface WordRoom {
   align: number;
   /** What the words stand on, where it is not the ground of all. */
   ground?: Hex;
+  /** What of the width the headline may take, where a crop cuts the rest off. */
+  headWidth?: number;
   /** The headline may have uneven lines for the sake of its size. */
   bold?: boolean;
 }
@@ -53,7 +55,8 @@ const BOLD = 0.4;
 
 /** What stands over the headline, and the headline as large as the room allows. */
 export function head(room: WordRoom): Block | undefined {
-  const { stage, parts, width, height, size, align } = room;
+  const { stage, parts, height, size, align } = room;
+  const width = Math.min(room.width, room.headWidth ?? Infinity);
   const { above, headline } = parts;
   const top = above.length > 0 ? itemsBlock(room, above, align) : undefined;
   if (above.length > 0 && !top) return undefined;
@@ -121,7 +124,7 @@ const PANEL = -2;
 /** Handle and site, one under the other; undefined when there is none or one is too long. */
 function senderLines({ stage, parts, width, size }: SignRoom, align: number): Block | undefined {
   if (parts.sender.length === 0) return undefined;
-  const own = Math.max(stage.floor, SENDER * size);
+  const own = stage.smaller(size, SENDER);
   return stage.once(parts.sender, [width, own, align], () =>
     linesOf(parts.sender, own, width, align),
   );

@@ -21,10 +21,7 @@ const SMALL_LOGO = 1.25;
 export function worthOf(stage: Stage, node: ResolvedNode, keepIfRoom: boolean): number {
   const { role, slot = "", importance } = node;
   const ruling = node === stage.parts.headline || RULING_SLOTS.includes(role);
-  const profile = stage.placement.use === "profile";
-  if (node.type === "logo") return stage.isLarge || profile ? LOGO : SMALL_LOGO;
-  // Nobody presses a profile picture.
-  if (profile && role === "cta") return 0;
+  if (node.type === "logo") return stage.isLarge ? LOGO : SMALL_LOGO;
   if (!stage.isLarge) return keepIfRoom ? IF_ROOM : BY_IMPORTANCE[importance]!;
   if (node.type === "text") return ruling ? RULING : isFact(slot) || role === "cta" ? FACT : SAID;
   if (node.type === "picture") return PHOTO;
