@@ -44,7 +44,7 @@ export async function loadType(
     [headline, text].every((typeface) => typesetter.covers(typeface, point)) &&
     named.every((id) => typesetter.font(id)?.has(point) ?? false);
   await Promise.all([
-    ...fallbackFonts(wordsOf(piece, brand), covered).map(load),
+    ...fallbackFonts(wordsOf(piece, brand), covered, piece.language).map(load),
     typesetter.learnHyphens(piece.language ?? USUAL_LANGUAGE),
   ]);
 }

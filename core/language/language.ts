@@ -1,10 +1,9 @@
 import { detectAll } from "tinyld";
+import { hanLanguage } from "../text";
 
 /** Scripts that name a language by themselves, or a choice of those that use letters of their own. */
-const BY_SCRIPT: readonly (readonly [RegExp, (text: string) => string])[] = [
-  [/[\p{Script=Hiragana}\p{Script=Katakana}]/u, () => "ja"],
-  [/\p{Script=Hangul}/u, () => "ko"],
-  [/\p{Script=Han}/u, (text) => (TRADITIONAL.test(text) ? "zh-Hant" : "zh")],
+const BY_SCRIPT: readonly (readonly [RegExp, (text: string) => string | undefined])[] = [
+  [/[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Hangul}]/u, hanLanguage],
   [/\p{Script=Hebrew}/u, () => "he"],
   [
     /\p{Script=Arabic}/u,
@@ -15,9 +14,6 @@ const BY_SCRIPT: readonly (readonly [RegExp, (text: string) => string])[] = [
   [/\p{Script=Greek}/u, () => "el"],
   [/\p{Script=Cyrillic}/u, (text) => (/[іїєґ]/iu.test(text) ? "uk" : "ru")],
 ];
-/** Frequent characters that are written otherwise in simplified Chinese. */
-const TRADITIONAL = /[們個這來說時會過還對開關學國書報車門東馬鳥龍電話買賣點頭業樂體館園廣]/u;
-
 /** Fewer letters than this say nothing sure. */
 const LEAST_LETTERS = 12;
 /** The detector's share for its first guess, and how far ahead of the second it must be. By trial on short messages. */

@@ -79,6 +79,7 @@ const edits: Edit[] = [
     },
   },
   { kind: "without", to: ["logo"], was: [] },
+  { kind: "language", to: "de", was: piece.language ?? null },
   {
     kind: "local",
     placement: piece.lead,

@@ -7,6 +7,7 @@ import {
   Frame,
   isPicture,
   isText,
+  Language,
   LIMITS,
   Node,
   Size,
@@ -81,6 +82,7 @@ export const Edit = z.discriminatedUnion("kind", [
   }),
   z.object({ kind: z.literal("fine"), to: z.array(z.string()), was: z.array(z.string()) }),
   z.object({ kind: z.literal("without"), to: Without, was: Without }),
+  z.object({ kind: z.literal("language"), to: Language.nullable(), was: Language.nullable() }),
   z.object({ kind: z.literal("wordings"), slot: SlotName, to: Wordings, was: Wordings }),
   z.object({
     kind: z.literal("picture-style"),
@@ -124,6 +126,8 @@ export function applyEdit(piece: Piece, edit: Edit): Piece {
       return { ...piece, fine: edit.to.length > 0 ? edit.to : undefined };
     case "without":
       return { ...piece, without: edit.to.length > 0 ? edit.to : undefined };
+    case "language":
+      return { ...piece, language: edit.to ?? undefined };
     case "picture-style":
       return edit.placement === undefined
         ? withPictureStyle(piece, edit.node, edit.to)
@@ -177,6 +181,8 @@ export function valueNow(piece: Piece, edit: Edit): Edit["was"] {
       return piece.fine ?? [];
     case "without":
       return piece.without ?? [];
+    case "language":
+      return piece.language ?? null;
     case "picture-style":
       return pictureStyleOf(piece, edit.node, edit.placement);
     case "title":

@@ -130,6 +130,10 @@ export type Without = z.infer<typeof Without>;
 
 export const Slide = z.object({ message: z.record(SlotName, Filling) });
 
+export const Language = z
+  .string()
+  .regex(/^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$/, "a language is written like en or pt-BR");
+
 const PieceBody = z.object({
   format: z.literal("zestcrate/piece"),
   version: z.literal(1),
@@ -139,10 +143,7 @@ const PieceBody = z.object({
   origin: Origin.optional(),
   brand: z.string().min(1),
   /** BCP 47: how the words are broken, cased and shaped. */
-  language: z
-    .string()
-    .regex(/^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$/, "a language is written like en or pt-BR")
-    .optional(),
+  language: Language.optional(),
   lead: z.string().min(1),
   /** Output pixels of the lead size when the arrangement was composed; absent for a shipped placement. */
   frame: Frame.optional(),

@@ -8,8 +8,8 @@ import { focusArea } from "../picture";
 import { Framing, isPicture, isText, type Node, type Piece } from "../piece";
 import { codeFor, iconPath, type IconLookup } from "../shape";
 import { shelfTypeface } from "../shelf";
-import { plainText } from "../text";
-import { type Optical, type Typesetter, type TypeStyle } from "../type";
+import { hanLanguage, plainText } from "../text";
+import { DISPLAY_LEADING, type Optical, type Typesetter, type TypeStyle } from "../type";
 import { roleStyles } from "./defaults";
 import { Looks } from "./looks";
 import type { AbsentReason, ResolvedNode, ResolvedPiece, TextNode } from "./resolved";
@@ -57,8 +57,6 @@ const BOLD = 700;
 const BLACK = 900;
 /** For codes in brands without a dark colour. */
 const BLACK_INK: Hex = "#000000";
-/** Type set this tight is display type, to be looked at rather than read. */
-const DISPLAY_LEADING = 1.15;
 
 /** The look-ups of one node, which share its style and the brand. */
 class OneNode {
@@ -172,18 +170,24 @@ class OneNode {
       tracking: style.tracking ?? house?.tracking ?? tracking,
       leading: tight,
       features: style.features ?? [],
-      language: this.piece.language ?? "en",
+      language: this.language,
       gaps: this.gaps(tight),
       align: style.align ?? this.usualAlign,
     };
   }
 
+  /** As the piece says; Chinese characters else tell by themselves whose they are. */
+  private get language(): string {
+    return this.piece.language ?? hanLanguage(this.words) ?? "en";
+  }
+
   private faces(typeface: Typeface, weight: number, optical: Optical) {
+    const { language } = this;
     const { typesetter } = this.sources;
     const stronger = weight < ALREADY_BOLD ? BOLD : BLACK;
     return {
-      chain: typesetter.chain(typeface, weight, optical),
-      strong: typesetter.chain(typeface, stronger, optical),
+      chain: typesetter.chain(typeface, weight, optical, language),
+      strong: typesetter.chain(typeface, stronger, optical, language),
     };
   }
 

@@ -1,6 +1,7 @@
 export {
   families,
   fallbackFonts,
+  helpingFor,
   fallbacks,
   shelfTypeface,
   shippedFonts,

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { Typeface } from "../brand";
 import { FileId } from "../files";
-import { scriptOf } from "../text";
+import { hanLanguage, scriptOf } from "../text";
 import data from "./catalogue.json";
 
 const ShelfFace = z.object({ file: FileId, path: z.string(), weight: z.number().int() });
@@ -17,7 +17,11 @@ const ShelfFamily = z.object({
 });
 export type ShelfFamily = z.infer<typeof ShelfFamily>;
 
-const Fallback = ShelfFamily.omit({ character: true, feelings: true });
+/** `languages` are those whose shape of Chinese characters the family has, where that is told apart (BCP 47). */
+const Fallback = ShelfFamily.omit({ character: true, feelings: true }).extend({
+  languages: z.array(z.string()).optional(),
+});
+type Fallback = z.infer<typeof Fallback>;
 
 /** The typefaces that ship with the program, and those that help out where a typeface lacks a script. */
 const shelf = z
@@ -50,10 +54,34 @@ const byScript: Record<string, string> = {
   Thai: "thai",
   Grek: "greek",
   Cyrl: "cyrillic",
+  Hang: "hangul",
 };
 
-/** The shipped fonts that can set what is not `covered`; none when no shipped font can. */
-export function fallbackFonts(text: string, covered: (codePoint: number) => boolean): FileId[] {
+const HAN = "cjk";
+const hanFamilies = fallbacks.filter(({ scripts }) => scripts.includes(HAN));
+
+/** The family whose Chinese characters are shaped as the language does, or as the text's other characters let one think. */
+function hanFamily(language: string, text: string): Fallback | undefined {
+  const serves = (wanted: string) =>
+    hanFamilies.find(({ languages = [] }) => languages.includes(wanted));
+  const [base, script] = language.split("-");
+  const traditional = script && ["Hant", "TW", "HK"].includes(script) ? `${base}-Hant` : undefined;
+  const guessed = hanLanguage(text);
+  return serves(traditional ?? base!) ?? (guessed ? serves(guessed) : undefined) ?? hanFamilies[0];
+}
+
+/** The shipped families that help out, those first that are made for the language. */
+export function helpingFor(language: string): readonly Fallback[] {
+  const own = hanFamily(language, "");
+  return own ? [own, ...fallbacks.filter((family) => family !== own)] : fallbacks;
+}
+
+/** The shipped fonts that can set what is not `covered`, in a language; none when no shipped font can. */
+export function fallbackFonts(
+  text: string,
+  covered: (codePoint: number) => boolean,
+  language = "",
+): FileId[] {
   const wanted = new Set<string>();
   for (const character of new Set(text)) {
     const point = character.codePointAt(0)!;
@@ -61,8 +89,9 @@ export function fallbackFonts(text: string, covered: (codePoint: number) => bool
     if (EMOJI.test(character) && point > 0xff) wanted.add("emoji");
     else if (!covered(point)) wanted.add(kindOf(character, point));
   }
+  const han = wanted.delete(HAN) ? hanFamily(language, text) : undefined;
   return fallbacks
-    .filter(({ scripts }) => scripts.some((script) => wanted.has(script)))
+    .filter((family) => family === han || family.scripts.some((script) => wanted.has(script)))
     .flatMap(({ faces }) => faces.map(({ file }) => file));
 }
 

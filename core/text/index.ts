@@ -1,5 +1,6 @@
 export { avoided } from "./avoid";
 export { featureValues, TypeFeature, type FeatureValue } from "./features";
+export { hanLanguage } from "./han";
 export { toggleMark, type Selection } from "./mark";
 export { markedRuns, type Run } from "./marked";
 export {

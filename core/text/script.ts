@@ -31,6 +31,7 @@ const PROBES: Record<string, string> = {
   devanagari: "हिन",
   thai: "ไทย",
   cjk: "日本語",
+  hangul: "한글",
 };
 
 /** The scripts that a font can set, by the names that the shelf uses. */

@@ -180,7 +180,7 @@ describe("typefaces", () => {
   });
 
   it("help out for other scripts, and say what none has", async () => {
-    const text = "Ωmega жук ệ عربي שלום हिन्दी ไทย 日本語 🎉👩‍🚀";
+    const text = "Ωmega жук ệ عربي שלום हिन्दी ไทย 日本語 한글 🎉👩‍🚀";
     const p = await paragraph(text, {}, "figtree");
     expect(missingCharacters(p.text, p.style.chain)).to.deep.equal([]);
     expect(missingCharacters("ok 𒀀", p.style.chain)).to.deep.equal(["𒀀"]);

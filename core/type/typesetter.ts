@@ -6,7 +6,7 @@ import type { LineText } from "./itemise";
 import { baseLanguage, hyphensFor, type Hyphenate } from "./hyphens";
 import { Paragraph, type TypeStyle } from "./paragraph";
 import { shapeLine } from "./shape";
-import { fallbacks } from "../shelf";
+import { helpingFor } from "../shelf";
 
 const MOST_PARAGRAPHS = 250;
 const MOST_ADVANCES = 20_000;
@@ -50,13 +50,13 @@ export class Typesetter {
    * The typeface's loaded faces, nearest weight first (ties keep the kit's order), then those that help
    * out for other scripts. The same wish answers the same array, by which measured texts are kept.
    */
-  chain(typeface: Typeface, weight: number, optical: Optical): readonly Face[] {
+  chain(typeface: Typeface, weight: number, optical: Optical, language = "en"): readonly Face[] {
     let wishes = this.chains.get(typeface);
     if (!wishes) this.chains.set(typeface, (wishes = new Map()));
-    const key = `${weight}|${optical}`;
+    const key = `${weight}|${optical}|${language}`;
     let chain = wishes.get(key);
     if (!chain) {
-      const helping = fallbacks.flatMap(({ faces }) =>
+      const helping = helpingFor(language).flatMap(({ faces }) =>
         this.nearest(faces, weight, optical).slice(0, 1),
       );
       chain = [...this.nearest(typeface.faces, weight, optical), ...helping];

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { Plus } from "@lucide/vue";
-import { NButton, NSwitch } from "naive-ui";
+import { NButton, NSelect, NSwitch } from "naive-ui";
 import { computed, ref, useTemplateRef } from "vue";
+import { LANGUAGES, languageName } from "../../core/language/names";
 import { RULING_SLOTS, slotHints, slotName } from "../../core/message";
 import { isPicture } from "../../core/piece";
 import { useLibrary } from "../stores/library";
@@ -39,6 +40,13 @@ function show(logo: boolean): void {
   const rest = was.filter((one) => one !== "logo");
   open.change({ kind: "without", to: logo ? rest : [...rest, "logo"], was });
 }
+
+const languages = LANGUAGES.map((value) => ({ value, label: languageName(value) })).sort((a, b) =>
+  a.label.localeCompare(b.label),
+);
+
+const speak = (to: string): void =>
+  open.change({ kind: "language", to, was: open.piece?.language ?? null });
 
 function freeSlot(): string {
   for (let i = 1; ; i++) {
@@ -81,6 +89,18 @@ async function addPictures(event: Event): Promise<void> {
       <NSwitch size="small" :value="hasLogo" aria-label="The logo is shown" @update:value="show" />
       The logo is shown
     </label>
+    <label class="language">
+      <span>Language</span>
+      <NSelect
+        size="small"
+        filterable
+        :value="open.piece?.language ?? null"
+        :options="languages"
+        placeholder="English, unless it is said"
+        aria-label="Language of the message"
+        @update:value="speak"
+      />
+    </label>
     <input
       ref="chooser"
       class="hidden-name"
@@ -107,6 +127,14 @@ async function addPictures(event: Event): Promise<void> {
   display: flex;
   flex-wrap: wrap;
   gap: 6px;
+}
+
+.language {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 8px;
+  align-items: center;
+  font-size: 13px;
 }
 
 .logo {
