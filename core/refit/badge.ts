@@ -22,7 +22,7 @@ const STEPS = 16;
 
 /**
  * Puts a badge where it is free: clear of every word, off the pictures' subjects, inside the safe area.
- * It prefers to be large, to sit on the ornament, and to stand to the right, where the reading ends.
+ * It prefers to be large, to sit on the ornament, and to stand where the reading ends.
  */
 export function placeBadge(
   stage: Stage,
@@ -43,7 +43,7 @@ export function placeBadge(
     if (diameter >= tooLarge) continue;
     const room = innerWords(stage, badge, lines, diameter);
     if (!room) continue;
-    const spot = bestSpot(stage.badgeArea, diameter, obstacles, ornament);
+    const spot = bestSpot(stage, diameter, obstacles, ornament);
     if (!spot) {
       tooLarge = diameter;
       continue;
@@ -112,7 +112,7 @@ const centred = (block: Block, width: number): Block => ({
 });
 
 function bestSpot(
-  safe: Box,
+  { badgeArea: safe, align }: Stage,
   diameter: number,
   obstacles: Box[],
   ornament: Box | undefined,
@@ -124,7 +124,7 @@ function bestSpot(
       const y = safe.y + ((safe.height - diameter) * row) / STEPS;
       const spot = box(x, y, diameter, diameter);
       if (obstacles.some((o) => overlaps(o, spot)) || !contains(safe, spot)) continue;
-      const score = scoreOf(spot, safe, obstacles, ornament);
+      const score = scoreOf(spot, safe, obstacles, ornament, align === 1);
       if (score > (best?.score ?? -Infinity)) best = { spot, score };
     }
   }
@@ -132,12 +132,19 @@ function bestSpot(
 }
 
 /** Room around it counts most, up to a third of its size; then the ornament, then where reading ends. */
-function scoreOf(spot: Box, safe: Box, obstacles: Box[], ornament: Box | undefined): number {
+function scoreOf(
+  spot: Box,
+  safe: Box,
+  obstacles: Box[],
+  ornament: Box | undefined,
+  fromRight: boolean,
+): number {
   const clear = Math.min(...obstacles.map((o) => distance(spot, o)), spot.width / 3) / spot.width;
   const onOrnament = ornament && overlaps(spot, ornament) ? 1 - offCentre(spot, ornament) : 0;
-  const toTheRight = (centre(spot).x - safe.x) / safe.width;
+  const across = (centre(spot).x - safe.x) / safe.width;
+  const toTheEnd = fromRight ? 1 - across : across;
   const down = (centre(spot).y - safe.y) / safe.height;
-  return 2 * clear + 0.8 * onOrnament + 0.5 * toTheRight + 0.5 * down;
+  return 2 * clear + 0.8 * onOrnament + 0.5 * toTheEnd + 0.5 * down;
 }
 
 function distance(a: Box, b: Box): number {

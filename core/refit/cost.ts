@@ -129,7 +129,7 @@ function offItsGround({ parts, over, plate }: Draft): number {
 
 /** A subject of which less is shown counts as cut. Cut or covered costs more than leaving out the picture and all else. */
 const LEAST_SHOWN = 0.92;
-const CUT = 8;
+export const CUT = 8;
 const COVERED = 8;
 
 /** A subject that is cut or that words lie on. */

@@ -140,6 +140,7 @@ function itemBlock(room: ItemRoom, item: Item, ofRow: CellLayout): Block | undef
     case "text": {
       const kicker = item.role === "kicker";
       const usual = kicker ? stage.smaller(size, KICKER) : size;
+      const smallest = kicker ? Math.max(stage.floor, KICKER * size) : size;
       const most = kicker ? KICKER_LINES : undefined;
       const columns = isList(item) ? stage.listColumns : 1;
       const at = (own: number) =>
@@ -148,7 +149,7 @@ function itemBlock(room: ItemRoom, item: Item, ofRow: CellLayout): Block | undef
           : isDisplay(item) && !most && !item.plate
             ? setToFit(item.paragraph, { ...AT_ANY_HEIGHT, width, min: own, max: own })
             : setAt(item.paragraph, own, width - 2 * platePad(item) * own, most);
-      const set = emphasised(usual, stage.emphasis(item), at) ?? at(usual);
+      const set = emphasised(usual, stage.emphasis(item), at) ?? at(usual) ?? at(smallest);
       return set && textBlock(item, set);
     }
     case "icon":

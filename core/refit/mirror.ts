@@ -14,6 +14,8 @@ export function mirrored(stage: Stage, draft: Draft): Draft {
     const far = b.x <= frame.x + 1 ? right(frame) : right(at);
     return between(Math.max(frame.x, left), at.y, Math.min(right(frame), far), at.y + at.height);
   };
+  /** What the frame's corner cuts hangs over the other corner. */
+  const flipInFrame = (b: Box): Box => ({ ...b, x: right(frame) - right(b) });
   const flipItem = (item: Placed): Placed => ({
     ...item,
     box: flip(item.box),
@@ -25,5 +27,6 @@ export function mirrored(stage: Stage, draft: Draft): Draft {
     ...(draft.media ? { media: flipMedia(draft.media) } : {}),
     ...(draft.mediaAlso ? { mediaAlso: flipMedia(draft.mediaAlso) } : {}),
     ...(draft.plate ? { plate: flip(draft.plate) } : {}),
+    ...(draft.behind ? { behind: flipInFrame(draft.behind) } : {}),
   };
 }

@@ -14,13 +14,15 @@ export interface BreakPlace {
 /** Break opportunities by UAX #14, with what a typesetter knows beyond it, by the text's language. */
 export function breakPlaces(text: string, language: string): BreakPlace[] {
   const places = merged(unicodeBreaks(text), dictionaryBreaks(text, language));
+  const inWord = insideWords(text, language);
   return places.flatMap(({ at, required }, index): BreakPlace[] => {
     if (required || at >= text.length) return [{ at, required, penalty: 0 }];
     const start = places[index - 1]?.at ?? 0;
     const before = text.slice(start, at).trimEnd();
     const after = text.slice(at, places[index + 1]?.at ?? text.length).trimEnd();
     const penalty = penaltyOf(before, after, language, text.slice(start, at) !== before);
-    return penalty === undefined ? [] : [{ at, required, penalty }];
+    if (penalty === undefined) return [];
+    return [{ at, required, penalty: inWord(at) ? Math.max(penalty, INSIDE_WORD) : penalty }];
   });
 }
 
@@ -44,6 +46,17 @@ function dictionaryBreaks(text: string, language: string): Place[] {
     const between = NEEDS_DICTIONARY.test(segment) && NEEDS_DICTIONARY.test(before.slice(-1));
     return between ? [{ at: index, required: false }] : [];
   });
+}
+
+const HAN_OR_KANA = /[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}]/u;
+/** Chinese and Japanese may be broken between any two characters; between two words reads better. */
+const INSIDE_WORD = 0.5;
+
+function insideWords(text: string, language: string): (at: number) => boolean {
+  if (!HAN_OR_KANA.test(text)) return () => false;
+  const words = new Intl.Segmenter(language, { granularity: "word" });
+  const edges = new Set([...words.segment(text)].map(({ index }) => index));
+  return (at) => !edges.has(at) && at < text.length && HAN_OR_KANA.test(text.charAt(at));
 }
 
 function merged(a: Place[], b: Place[]): Place[] {
