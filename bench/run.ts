@@ -1,6 +1,7 @@
 import { launch, Program } from "../tests/support/browser";
 import { benchBatch } from "./batch";
 import { benchKit } from "./kit";
+import { benchPixels } from "./pixels";
 import { benchRefit } from "./refit";
 import { benchKeystroke } from "./keystroke";
 import { benchSetting } from "./setting";
@@ -12,6 +13,7 @@ const benches = {
   batch: benchBatch,
   kit: benchKit,
   refit: benchRefit,
+  pixels: benchPixels,
   templates: benchTemplates,
 };
 const wanted = process.argv.slice(2);

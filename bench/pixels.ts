@@ -1,0 +1,149 @@
+import { begin, makeScene } from "../core/engine";
+import { sortMessage, wordsOf } from "../core/message";
+import type { Brand } from "../core/brand";
+import type { Piece } from "../core/piece";
+import { cssPerPixel, placementById, safeArea } from "../core/placements";
+import { check, type Finding } from "../core/preflight";
+import type { Layout } from "../core/refit";
+import { pieceOf, shippedTemplates } from "../core/templates";
+import { Studio } from "../server/render/studio";
+import { demoPictures, demoPieces } from "../tests/support/demo";
+import { seen, sharedInk, type SeenWords } from "../tests/support/oracle";
+import { messages, strangeBrands, strangeFiles } from "../tests/support/strangers";
+import { table } from "./figures";
+
+const PLACES = [
+  "story",
+  "photo-feed-square",
+  "community-link",
+  "photo-feed-wide",
+  "pinboard-tall",
+  "ad-medium-rectangle",
+  "ad-leaderboard",
+].map(placementById);
+
+/** Text that large may stand out less: WCAG 2.2, 1.4.3, in CSS pixels. */
+const LARGE_TEXT = 24;
+const CONTRAST = { text: 4.5, large: 3 } as const;
+/** A tenth of the pixels of a word may stand out less, by this much, where a picture is behind it. By eye. */
+const SLACK = 0.7;
+/** Blurred edges of neighbouring words may share so much of their ink. */
+const TOUCHING = 0.004;
+
+interface Tally {
+  sizes: number;
+  words: number;
+  overlaps: string[];
+  outside: string[];
+  faint: string[];
+  unseen: string[];
+}
+
+/**
+ * Sizes judged from their pixels alone, at the size that they are seen at, and where preflight says otherwise: it must
+ * have named whatever is found here.
+ */
+export async function benchPixels(): Promise<void> {
+  const studio = new Studio(strangeFiles);
+  const tally: Tally = { sizes: 0, words: 0, overlaps: [], outside: [], faint: [], unseen: [] };
+  for (const { piece, brand } of [...demoPieces(), ...(await begunPieces(studio))])
+    await judge(studio, piece, brand, tally);
+  const { sizes, words } = tally;
+  const row = (label: string, found: string[], of: number): [string, string] => [
+    label,
+    `${String(found.length).padStart(4)} of ${of}${found.length > 0 ? `, such as ${found[0]!}` : ""}`,
+  ];
+  table(`Judged from pixels: ${sizes} sizes with ${words} words or lines`, [
+    row("words that lie on each other and that preflight does not name", tally.overlaps, sizes),
+    row("words outside of the safe area and that preflight does not name", tally.outside, words),
+    row("words that stand out too little and that preflight does not name", tally.faint, words),
+    row("words that are painted and not seen", tally.unseen, words),
+  ]);
+}
+
+async function begunPieces(studio: Studio): Promise<{ piece: Piece; brand: Brand }[]> {
+  const brands = strangeBrands();
+  const made: { piece: Piece; brand: Brand }[] = [];
+  for (const [i, template] of shippedTemplates.entries()) {
+    const { typed } = messages[i % messages.length]!;
+    const brand = brands[i % brands.length]!;
+    const words = wordsOf(sortMessage(typed));
+    const pictures = i % 2 === 0 ? demoPictures().slice(0, 2) : [];
+    const first = pieceOf(template, brand, {
+      id: template.id,
+      title: template.id,
+      words,
+      pictures,
+    });
+    const sources = await studio.sources(first, brand);
+    const { piece } = begin(first, brand, placementById(first.lead), sources);
+    made.push({ piece, brand });
+  }
+  return made;
+}
+
+async function judge(studio: Studio, piece: Piece, brand: Brand, tally: Tally): Promise<void> {
+  const sources = await studio.sources(piece, brand);
+  for (const placement of PLACES) {
+    const { scene, layout } = makeScene(piece, brand, placement, sources);
+    const scale = Math.min(1, 2 * cssPerPixel(placement));
+    const { words } = await seen(studio, scene, scale);
+    const size: Size = {
+      layout,
+      named: check(layout),
+      where: `${piece.id} ${placement.id}`,
+      scale,
+    };
+    tally.sizes++;
+    tally.words += words.length;
+    for (const [i, word] of words.entries()) {
+      const on = words.slice(i + 1).find((other) => sharedInk(word, other) > TOUCHING);
+      if (on && !says(size, "overlap", word) && !says(size, "overlap", on))
+        tally.overlaps.push(`${size.where} ${word.node} and ${on.node}`);
+      judgeOne(size, word, tally);
+    }
+  }
+}
+
+interface Size {
+  layout: Layout;
+  named: Finding[];
+  where: string;
+  scale: number;
+}
+
+const says = ({ named }: Size, code: Finding["code"], { node }: SeenWords): boolean =>
+  named.some((finding) => finding.code === code && [finding.node, finding.about].includes(node));
+
+function judgeOne(size: Size, word: SeenWords, tally: Tally): void {
+  const { layout, scale } = size;
+  const where = `${size.where} ${word.node}`;
+  if (word.edges.right === 0) {
+    tally.unseen.push(where);
+    return;
+  }
+  if (leaves(word.edges, layout.placement, scale) && !says(size, "outside-safe-area", word))
+    tally.outside.push(where);
+  const px = layout.placed.find(({ node }) => node.id === word.node)?.text?.set.size ?? 0;
+  const { large, text } = CONTRAST;
+  const needed = px * cssPerPixel(layout.placement) >= LARGE_TEXT ? large : text;
+  const { worst, middle } = word.contrast;
+  const faint = middle < needed || worst < SLACK * needed;
+  if (faint && !says(size, "low-contrast", word))
+    tally.faint.push(`${where} ${worst.toFixed(1)} to ${middle.toFixed(1)}`);
+}
+
+/** By more than a pixel, which an edge is blurred by. */
+function leaves(
+  { left, top, right, bottom }: { left: number; top: number; right: number; bottom: number },
+  placement: Parameters<typeof safeArea>[0],
+  scale: number,
+): boolean {
+  const safe = safeArea(placement);
+  return (
+    left < safe.x * scale - 1.5 ||
+    top < safe.y * scale - 1.5 ||
+    right > (safe.x + safe.width) * scale + 1.5 ||
+    bottom > (safe.y + safe.height) * scale + 1.5
+  );
+}
