@@ -61,7 +61,10 @@ function blocksOf(
   ofRow: CellLayout,
 ): Grouped[] | undefined {
   const blocks: Grouped[] = [];
+  let height = 0;
   for (let i = 0; i < items.length; i++) {
+    // Of a great many, the rest need not be set to know that they have no room.
+    if (height > room.stage.frame.height) return undefined;
     const group = groupOf(items[i]!);
     const facts = room.stage.tight && group === "facts" ? factsFrom(items, i) : [];
     if (facts.length > 1) {
@@ -74,6 +77,7 @@ function blocksOf(
     const block = itemBlock(room, items[i]!, ofRow);
     if (!block) return undefined;
     blocks.push({ block, group });
+    height += block.height;
   }
   return blocks;
 }

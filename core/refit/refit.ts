@@ -130,7 +130,7 @@ function best(stage: Stage, only: (via: string) => boolean): Choice {
     const parts = without(all, dropped);
     if (stage.isLarge || fits)
       for (const one of usually) choice = cheapest(one, parts, missing, choice);
-    if (fits || (stage.isLarge && holdsAll(choice, missing))) continue;
+    if (fits || isSettled(stage, order.length, choice, missing)) continue;
     const before = choice;
     for (const one of closer()) choice = cheapest(one, parts, missing, choice);
     // In a small frame little fits however it is set; from what fits at all on, it may also be set as usual.
@@ -146,6 +146,13 @@ function best(stage: Stage, only: (via: string) => boolean): Choice {
   }
   return { ...choice, placed: withLocalPlaces(stage, onTheirGround(stage, choice.placed)) };
 }
+
+/** Nothing is set closer where that is not needed, or would not help. */
+const isSettled = ({ isLarge }: Stage, count: number, choice: Choice, missing: number): boolean =>
+  count > CROWD || (isLarge && holdsAll(choice, missing));
+
+/** Of more things than this no setting that is closer saves much, and all take long. */
+const CROWD = 60;
 
 /** Numbers of columns that the points of a list are tried in, beside one. */
 const LIST_COLUMNS = [2, 3];
