@@ -4,7 +4,7 @@ import { asArranged } from "./arranged";
 import { pictureAbove, pictureBetween, wordsAlone } from "./bands";
 import { onCard } from "./card";
 import { columns } from "./columns";
-import { Costing, CUT, NO_COST, total } from "./cost";
+import { Costing, NO_COST, total } from "./cost";
 import { finish } from "./finish";
 import type { Draft } from "./draft";
 import type { CostTerms, Layout, LeftOut, Placed } from "./layout";
@@ -160,9 +160,15 @@ const LIST_COLUMNS = [2, 3];
 const hasList = ({ details }: Parts): boolean =>
   details.some((item) => item.type === "text" && isList(item));
 
-/** A layout that leaves out no more than was dropped for it and cuts no subject; for an ornament nothing is set closer. */
+/**
+ * A layout that leaves out no more than was dropped for it and has no great fault, such as a timid headline or a subject
+ * that is cut; for an ornament nothing is set closer.
+ */
 const holdsAll = ({ cost }: Choice, missing: number): boolean =>
-  cost.leftOut <= missing + SHOWN && cost.focus < CUT;
+  cost.leftOut <= missing + SHOWN && total(cost) - cost.leftOut < FAULT;
+
+/** What a layout costs that somebody would want to mend. By eye. */
+const FAULT = 2.5;
 
 /** One after another, but of a great many some at a time: most of them cannot be had anyway. */
 const stepAt = (left: number): number => Math.max(1, Math.floor(left / 6));

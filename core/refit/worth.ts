@@ -12,7 +12,7 @@ const SAID = 8;
 const FACT = 14;
 const RULING = 40;
 const LOGO = 5;
-const PHOTO = 4;
+const PHOTO = 6;
 export const SHOWN = 0.4;
 /** A small frame has room for a sign before it has room for a sentence. */
 const SMALL_LOGO = 1.25;
