@@ -31,25 +31,19 @@ export interface Difference {
   most: number;
   /** The share of pixels that differ at all. */
   share: number;
-  /** The share of pixels that differ by more than `SLIGHT`. */
-  clear: number;
 }
-
-/** What no eye tells apart, of 255. */
-const SLIGHT = 4;
 
 export function differenceOf(a: Pixels, b: Pixels): Difference {
   if (a.width !== b.width || a.height !== b.height) throw new Error("the sizes differ");
-  let [most, differing, clear] = [0, 0, 0];
+  let [most, differing] = [0, 0];
   for (let i = 0; i < a.data.length; i += 3) {
     let by = 0;
     for (let c = 0; c < 3; c++) by = Math.max(by, Math.abs(a.data[i + c]! - b.data[i + c]!));
     most = Math.max(most, by);
     if (by > 0) differing++;
-    if (by > SLIGHT) clear++;
   }
   const pixels = a.data.length / 3;
-  return { most, share: differing / pixels, clear: clear / pixels };
+  return { most, share: differing / pixels };
 }
 
 interface Wish {
