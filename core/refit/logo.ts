@@ -96,8 +96,9 @@ export function logoSize(
   const share = ratio < LETTERED ? MARK_AREA : AREA;
   const least = leastWidthOf(logo, ratio) / stage.css;
   const usual = Math.min(Math.sqrt(share * ratio), HIGHEST * ratio) * stage.extent;
-  const wanted = fills ? Infinity : Math.max(usual, least);
-  const width = Math.min(wanted, mostWidth, mostHeight * ratio);
+  const most = Math.min(mostWidth, mostHeight * ratio);
+  const wanted = fills ? most : Math.max(usual, least);
+  const width = Math.min(wanted, most);
   if (width < least - 1e-6 || width < leastScale * wanted) return undefined;
   return { width, height: width / ratio };
 }
