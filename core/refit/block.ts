@@ -83,6 +83,11 @@ export function stack(blocks: Block[], gaps: number[], align = 0): Block {
 const clearGap = (a: Block, b: Block, gap: number): number =>
   Math.max(gap, CLEAR_SLACK * (a.clear ?? 0), CLEAR_SLACK * (b.clear ?? 0));
 
+/** The same before it is known what stands on the other side: the wanted gap, or the room that a block keeps, and some. */
+export const keptGap = (gap: number, block: Block | undefined): number =>
+  Math.max(gap, KEPT_SLACK * (block?.clear ?? 0));
+
+const KEPT_SLACK = 1.05;
 /** A hair more than is asked for. */
 const CLEAR_SLACK = 1.02;
 

@@ -1,4 +1,4 @@
-import { stack } from "./block";
+import { keptGap, stack } from "./block";
 import { groupGap } from "./gaps";
 import type { Parts } from "./parts";
 import {
@@ -21,7 +21,7 @@ const signedAbove =
     if (!sign?.block) return undefined;
     const gap = groupGap(room);
     const bare = unsigned(room.parts);
-    const taken = sign.block.height + Math.max(gap, 1.05 * (sign.block.clear ?? 0));
+    const taken = sign.block.height + keptGap(gap, sign.block);
     const below = layout({ ...room, parts: bare, height: room.height - taken });
     return below && stack([sign.block, below], [gap], room.align);
   };

@@ -1,4 +1,4 @@
-import { stack, type Block } from "./block";
+import { keptGap, stack, type Block } from "./block";
 import { GAP, groupGap } from "./gaps";
 import type { Item, Parts } from "./parts";
 import { detailsBlock, footRow, footStack, head, naturalColumn, type WordLayout } from "./words";
@@ -15,7 +15,7 @@ const besideHead: WordLayout = (room) => {
     const left = { ...room, parts: withoutDetails(parts), width: width - lines.width - gutter };
     const foot = footRow(left)?.block ?? footStack(left);
     if (foot === false) continue;
-    const gap = foot ? Math.max(groupGap(room), 1.05 * (foot.clear ?? 0)) : 0;
+    const gap = foot ? keptGap(groupGap(room), foot) : 0;
     const top = head({ ...left, height: height - (foot?.height ?? 0) - gap });
     if (!top) continue;
     const whole = foot ? stack([top, foot], [gap]) : top;
@@ -31,7 +31,7 @@ const threeColumns: WordLayout = (room) => {
   const { parts, width, height } = room;
   const foot = footStack({ ...room, width: MOST_FOOT * width });
   if (!foot || parts.details.length === 0 || foot.height > height) return undefined;
-  const gutter = Math.max(GAP.gutter * room.size, 1.05 * (foot.clear ?? 0));
+  const gutter = keptGap(GAP.gutter * room.size, foot);
   const rest = width - foot.width - gutter;
   for (const column of [
     naturalColumn({ ...room, parts: withoutFoot(parts) }),

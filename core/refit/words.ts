@@ -6,6 +6,7 @@ import {
   abreast,
   buttonBlock,
   ends,
+  keptGap,
   sideBySide,
   stack,
   textBlock,
@@ -260,9 +261,7 @@ export function underHead(
   const lines = details.length > 0 ? detailsBlock(room, details) : undefined;
   if (details.length > 0 && !lines) return undefined;
   const below = [lines, foot].filter((block) => block !== undefined);
-  const gaps = below.map((block, i) =>
-    Math.max(i === 0 ? headGap(room) : groupGap(room), 1.05 * (block.clear ?? 0)),
-  );
+  const gaps = below.map((block, i) => keptGap(i === 0 ? headGap(room) : groupGap(room), block));
   const taken = sum(below.map((block) => block.height)) + sum(gaps);
   // Most drafts that do not fit are told from here, before a headline is set.
   if (taken >= room.height && room.parts.headline) return undefined;
@@ -285,7 +284,7 @@ export const twoColumns: WordLayout = (room) => {
     if (!side) continue;
     // Both stand on one baseline, so what hangs below it on the right needs room on the left too.
     const hanging = side.column.height - side.column.baseline;
-    const gutter = Math.max(GAP.gutter * size, 1.05 * (side.logo?.clear ?? 0));
+    const gutter = keptGap(GAP.gutter * size, side.logo);
     const left = head({
       ...room,
       width: width - side.column.width - gutter,
@@ -293,7 +292,7 @@ export const twoColumns: WordLayout = (room) => {
     });
     if (!left) continue;
     const { column: lines, logo } = side;
-    const above = logo ? logo.height + Math.max(groupGap(room), 1.05 * (logo.clear ?? 0)) : 0;
+    const above = logo ? logo.height + keptGap(groupGap(room), logo) : 0;
     const used = lines.height + above;
     // A column that is a little higher than the headline lets it start lower; a much higher one needs another place.
     const lowered = Math.max(0, used - left.baseline);
@@ -335,7 +334,7 @@ export const apart: WordLayout = (room) => {
   const row = footRow(room);
   const foot = row?.block ?? footStack(room);
   if (!foot) return undefined;
-  const gap = Math.max(groupGap(room), 1.05 * (foot.clear ?? 0));
+  const gap = keptGap(groupGap(room), foot);
   const details = row?.usesLast ? withoutLast(parts.details) : parts.details;
   const top = underHead({ ...room, height: room.height - foot.height - gap }, details, undefined);
   return top && topAndBottom(top, foot, room.height, gap);
