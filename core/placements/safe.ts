@@ -7,18 +7,24 @@ const FLOOR_AD_CSS_PX = 10;
 
 export const frameOf = (placement: Placement): Box => box(0, 0, placement.width, placement.height);
 
-/** The largest rectangle that keeps the margin and is clear of everything the channel covers, in output pixels. */
+/**
+ * The largest rectangle that keeps the margin, is clear of everything the channel covers, and survives every crop that
+ * promises to keep all, in output pixels.
+ */
 export function safeArea(placement: Placement): Box {
-  return largestFree(inset(frameOf(placement), placement.margin), placement.covered);
+  const clear = largestFree(inset(frameOf(placement), placement.margin), placement.covered);
+  return keptOf(placement, "all", clear);
 }
 
 /** The part of the safe area in which `role` survives every crop that promises to keep it. */
-export function keptArea(placement: Placement, role: string): Box {
-  return placement.crops
-    .filter((crop) => crop.keeps.includes(role) || crop.keeps.includes("all"))
+export const keptArea = (placement: Placement, role: string): Box =>
+  keptOf(placement, role, safeArea(placement));
+
+const keptOf = ({ crops }: Placement, role: string, area: Box): Box =>
+  crops
+    .filter(({ keeps }) => keeps.includes(role))
     .map(insideCrop)
-    .reduce(intersect, safeArea(placement));
-}
+    .reduce(intersect, area);
 
 /** A crop's own rectangle, or for a circle the largest square inside it. */
 function insideCrop(crop: Crop): Box {
@@ -35,12 +41,13 @@ export function legibilityFloor(placement: Placement): number {
   return css / cssPerPixel(placement);
 }
 
-/** From this size on as viewed, in CSS pixels, a frame has room for a whole message. Common practice. */
-const LARGE = { width: 250, height: 150 } as const;
+/** From this size on as viewed, in CSS pixels, a frame has room for a whole message. By eye: a page cover, not a leaderboard. */
+const LARGE = { area: 250 * 150, side: 95 } as const;
 
 export function isLarge(placement: Placement): boolean {
   const css = cssPerPixel(placement);
-  return placement.width * css >= LARGE.width && placement.height * css >= LARGE.height;
+  const [width, height] = [placement.width * css, placement.height * css];
+  return width * height >= LARGE.area && Math.min(width, height) >= LARGE.side;
 }
 
 /** How many CSS pixels one output pixel takes on the usual screen. */

@@ -2,6 +2,7 @@ import { area, contains, inset, intersect, overlaps, type Box } from "../geometr
 import { focusInFrame, focusShown } from "../picture";
 import { cssPerPixel } from "../placements";
 import { leastWidthOf } from "../brand";
+import { LEAST_SUBJECT_SHOWN, MOST_SUBJECT_COVERED } from "../rules";
 import { clearSpace, largest, logoInk, orderOf, type Layout, type Placed } from "../refit";
 import type { Finding } from "./finding";
 import { inkOf, named } from "./ink";
@@ -83,23 +84,18 @@ const covered = (placed: Placed[], ground: Placed, index: number, ink: Box): boo
     .slice(placed.indexOf(ground) + 1, index)
     .some((item) => (isArea(item) || item.node.role === "badge") && contains(item.box, ink));
 
-/** So much of a subject may be lost at the crop's edge before it counts as cut. */
-const LEAST_SHOWN = 0.9;
-/** And so much of it may lie under something. */
-const MOST_COVERED = 0.02;
-
 /** A picture's subject is in the crop, and nothing lies on it. */
 function checkSubjects({ placed }: Layout): Finding[] {
   return placed.flatMap((item, index) => {
     const { node, crop } = item;
     if (node.type !== "picture" || !crop || node.framing.fit === "contain") return [];
     const shown = focusShown(crop, node.focus);
-    if (shown < LEAST_SHOWN) {
+    if (shown < LEAST_SUBJECT_SHOWN) {
       return [
         {
           ...must("subject-cut", item),
           measured: 100 * shown,
-          needed: 100 * LEAST_SHOWN,
+          needed: 100 * LEAST_SUBJECT_SHOWN,
           unit: "percent" as const,
         },
       ];
@@ -108,7 +104,7 @@ function checkSubjects({ placed }: Layout): Finding[] {
     const on = placed.slice(index + 1).filter((other) => isSolid(other) || isArea(other));
     return on.flatMap((other) => {
       const share = area(intersect(inkOf(other), subject)) / Math.max(1, area(subject));
-      if (share <= MOST_COVERED) return [];
+      if (share <= MOST_SUBJECT_COVERED) return [];
       return [
         {
           ...must("subject-covered", other),

@@ -1,11 +1,11 @@
-import { between, bottom, type Box } from "../geometry";
+import { between, type Box } from "../geometry";
 import { BADGE_SHARE } from "./badge";
 import type { Block } from "./block";
 import type { Draft } from "./draft";
 import { groupGap } from "./gaps";
 import { hasMedia, type Parts } from "./parts";
-import { belongsToEdge, emblemBehind, isEmblem } from "./ornament";
-import { TEXT_ALONE, type Stage } from "./stage";
+import { bandsAround, belongsToEdge, emblemBehind, isEmblem } from "./ornament";
+import type { Stage } from "./stage";
 import {
   detailsBlock,
   footRow,
@@ -140,9 +140,6 @@ function topOf(room: WordRoom, usesLast: boolean): Block | undefined {
   return top && stack([top, lines], [gap]);
 }
 
-/** Where nothing but words is there, they need not stay as small as beside a picture. */
-const LARGER = [TEXT_ALONE, 1.25, 1];
-
 /** No picture at all: words from the top, the foot at the bottom, the space in between one calm area. */
 export function* wordsAlone(stage: Stage, parts: Parts, size: number): Generator<Draft> {
   const { photos: _photos, ornament, ...rest } = parts;
@@ -166,23 +163,6 @@ export function* wordsAlone(stage: Stage, parts: Parts, size: number): Generator
   }
 }
 
-/** What is this much higher than its words may stand is decorated over and under them. */
-const LEAST_BAND = 0.18;
-
-/** The bands over and under the part of a frame that every screen shows, where there is much of them. */
-function bandsAround({
-  frame,
-  kept,
-  padding,
-}: Stage): Pick<Draft, "media" | "mediaAlso"> | undefined {
-  const above = between(0, 0, frame.width, kept.y - padding);
-  const below = between(0, bottom(kept) + padding, frame.width, frame.height);
-  const least = LEAST_BAND * frame.height;
-  return above.height < least || below.height < least
-    ? undefined
-    : { media: below, mediaAlso: above };
-}
-
 /** The words in every layout: with the largest text that fits, and with one that leaves more to the headline. */
 function* blocksAlone(
   stage: Stage,
@@ -191,16 +171,16 @@ function* blocksAlone(
   alone: boolean,
 ): Generator<{ block: Block; region: Box }> {
   const { field } = stage;
-  const sizes = alone && !stage.tight && size <= stage.unit ? LARGER : [1];
+  const sizes = alone ? stage.sizesAlone(size) : [size];
   const fields: { region: Box; headWidth?: number }[] = [{ region: field }];
   if (parts.badge) fields.push({ region: besideBadge(stage) });
   if (stage.beyond && stage.align !== 0.5) fields.push(stage.beyond);
   for (const layout of layoutsAlone(stage, alone)) {
     let found = 0;
-    for (const times of sizes) {
+    for (const size of sizes) {
       if (found === TRIED && !parts.badge) break;
       for (const { region, ...head } of fields) {
-        const room = { ...roomIn(stage, parts, region, times * size), ...head };
+        const room = { ...roomIn(stage, parts, region, size), ...head };
         const plain = layout(room);
         if (!plain) continue;
         found++;

@@ -18,6 +18,10 @@ const LAYOUTS = ["head and foot", "stack", "two columns"] as const;
 export function* onCard(stage: Stage, parts: Parts, size: number): Generator<Draft> {
   const { plate, isCard } = parts;
   if (!plate || !isCard || stage.ratio > MOST_RATIO) return;
+  for (const larger of stage.sizesAlone(size)) yield* cards(stage, parts, plate, larger);
+}
+
+function* cards(stage: Stage, parts: Parts, plate: ShapeNode, size: number): Generator<Draft> {
   const { inside, outside } = parted(parts, plate);
   const ground = stage.resolved.palette.backdrop;
   const rest = roomIn(stage, outside, stage.kept, size);

@@ -1,5 +1,6 @@
 import { area, box, intersect, type Box } from "../geometry";
 import { focusShown } from "../picture";
+import { LEAST_SUBJECT_SHOWN, MOST_SUBJECT_COVERED } from "../rules";
 import type { Draft } from "./draft";
 import type { CostTerms, Placed } from "./layout";
 import { BADGE_SHARE } from "./badge";
@@ -127,8 +128,7 @@ function offItsGround({ parts, over, plate }: Draft): number {
   return parts.overPhoto || parts.plate !== undefined ? OFF_PICTURE : 0;
 }
 
-/** A subject of which less is shown counts as cut. Cut or covered costs more than leaving out the picture and all else. */
-const LEAST_SHOWN = 0.92;
+/** A subject that is cut or covered costs more than leaving out the picture and all else. */
 const CUT = 8;
 const COVERED = 8;
 
@@ -145,8 +145,8 @@ function focusCost({ over }: Draft, placed: Placed[]): number {
       ? placed.filter(covers).map((item) => area(intersect(item.box, focus)))
       : [];
     const share = focus ? Math.min(1, sum(covered) / Math.max(1, area(focus))) : 0;
-    const cut = 2.5 * (1 - shown) + (shown < LEAST_SHOWN ? CUT : 0);
-    return cut + (share > 0.005 ? COVERED + 4 * share : 0);
+    const cut = 2.5 * (1 - shown) + (shown < LEAST_SUBJECT_SHOWN ? CUT : 0);
+    return cut + (share > MOST_SUBJECT_COVERED ? COVERED + 4 * share : 0);
   });
   return Math.max(0, ...costs);
 }
@@ -222,10 +222,13 @@ function emptiness(stage: Stage, placed: Placed[]): number {
 /** Where content reaches less than this, small words have no excuse. Common practice. */
 const ROOMY = 0.76;
 /** What small print beside free room costs. By eye. */
-const SMALL_PRINT = 1.2;
+const SMALL_PRINT = 2.4;
 
-const isSmall = ({ least }: Stage, { text }: Placed): boolean =>
-  text !== undefined && text.set.size < 0.999 * least;
+/** What a badge holds is as small as the badge makes it. */
+const isSmall = ({ least, parts }: Stage, { text, node }: Placed): boolean =>
+  text !== undefined &&
+  text.set.size < 0.999 * least &&
+  (!parts.badge || node.on !== parts.badge.plate.id);
 
 /** What fills the frame is the ground of all; a smaller plate is a card, which is seen. */
 const isGround = ({ frame }: Stage, role: string, at: Box): boolean =>

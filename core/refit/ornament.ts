@@ -92,3 +92,26 @@ export function emblemBehind({ frame, kept, extent }: Stage, { emblem }: ShapeNo
     height,
   );
 }
+
+/** What is this much higher than its words may stand is decorated over and under them. */
+const LEAST_BAND = 0.18;
+
+/** The bands over and under the part of a frame that every screen shows, where there is much of them. */
+export function bandsAround({
+  frame,
+  kept,
+  padding,
+}: Stage): Pick<Draft, "media" | "mediaAlso"> | undefined {
+  const above = between(0, 0, frame.width, kept.y - padding);
+  const below = between(0, bottom(kept) + padding, frame.width, frame.height);
+  const least = LEAST_BAND * frame.height;
+  return above.height < least || below.height < least
+    ? undefined
+    : { media: below, mediaAlso: above };
+}
+
+/** What may take room from the words: not a mark behind them, nor what stands round the part that every screen shows. */
+export function takingRoom(stage: Stage): Parts {
+  const { ornament, ...rest } = stage.parts;
+  return ornament && (isEmblem(ornament) || bandsAround(stage)) ? rest : stage.parts;
+}

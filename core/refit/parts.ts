@@ -140,7 +140,9 @@ const isComposed = (node: ResolvedNode): boolean => !node.unplaced;
 const standsOver = (node: ResolvedNode, headline: TextNode | undefined): boolean =>
   headline !== undefined &&
   (node.role === "kicker" ||
-    (isComposed(node) && bottom(node.box) <= headline.box.y + 0.1 * headline.box.height));
+    (isComposed(node) &&
+      isComposed(headline) &&
+      bottom(node.box) <= headline.box.y + 0.1 * headline.box.height));
 
 /** The parts of one price become one item, where its figure stands. */
 function withPrices(nodes: readonly Exclude<Item, Row | Price>[]): Exclude<Item, Row>[] {
@@ -310,9 +312,7 @@ export function droppable(
   { photos, ornament, above, details, cta, logo, sender, badge }: Parts,
   worth: (node: ResolvedNode) => number,
 ): ResolvedNode[][] {
-  // A mark behind the words takes no room from them.
-  const area = ornament && ornament.shape.kind !== "emblem" ? ornament : undefined;
-  const single = [...photos, area, cta, logo, ...sender]
+  const single = [...photos, ornament, cta, logo, ...sender]
     .filter((node): node is NonNullable<typeof node> => node !== undefined)
     .map((node): ResolvedNode[] => [node]);
   // Of equals, what stands last goes first.

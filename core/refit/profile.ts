@@ -1,7 +1,8 @@
 import { luminance } from "../colour";
-import { centre, inset } from "../geometry";
+import { between, bottom, centre, inset, right, type Box } from "../geometry";
 import { signIn } from "./logo";
 import type { Placed } from "./layout";
+import { isEmblem, ornamentIn } from "./ornament";
 import type { Stage } from "./stage";
 
 /** How a profile picture is laid out that shows the sign alone. */
@@ -10,13 +11,42 @@ export const SIGN_ALONE = "sign alone";
 /** Of a profile picture's kept area, what the sign leaves free on every side: it is seen at the size of a thumbnail. */
 const AIR = 0.02;
 
-/** A profile picture is no place for a message: the brand's sign in its middle, as large as the crop allows. */
+/**
+ * A profile picture is no place for a message: the brand's sign in its middle, as large as the crop allows. A word
+ * mark leaves most of it bare; there the piece's ornament stands below.
+ */
 export function signAlone(stage: Stage): Placed[] | undefined {
+  if (stage.placement.use !== "profile") return undefined;
+  const sign = signWithin(stage, stage.kept);
+  const isWide = sign && sign.box.width > WIDE * sign.box.height;
+  return (isWide ? signOverOrnament(stage) : undefined) ?? sign?.placed;
+}
+
+/** A sign so much wider than high leaves a square bare. By eye. */
+const WIDE = 2.2;
+
+function signWithin(stage: Stage, region: Box): { box: Box; placed: Placed[] } | undefined {
   const { logo } = stage.parts;
-  if (stage.placement.use !== "profile" || !logo) return undefined;
-  const { width, height } = stage.kept;
-  const room = inset(stage.kept, AIR * Math.min(width, height));
+  if (!logo) return undefined;
+  const room = inset(region, AIR * Math.min(region.width, region.height));
   const sign = signIn(stage, logo, luminance(stage.resolved.palette.backdrop), room);
-  const { x, y } = centre(stage.kept);
-  return sign?.place(x - sign.width / 2, y - sign.height / 2);
+  if (!sign) return undefined;
+  const { x, y } = centre(region);
+  const [left, top] = [x - sign.width / 2, y - sign.height / 2];
+  const box = { x: left, y: top, width: sign.width, height: sign.height };
+  return { box, placed: sign.place(left, top) };
+}
+
+/** Of the kept area's height, what is left to the sign above an ornament. By eye. */
+const ABOVE_ORNAMENT = 0.66;
+
+function signOverOrnament(stage: Stage): Placed[] | undefined {
+  const { kept, frame, parts } = stage;
+  const { ornament } = parts;
+  if (!ornament || isEmblem(ornament)) return undefined;
+  const sign = signWithin(stage, { ...kept, height: ABOVE_ORNAMENT * kept.height });
+  if (!sign) return undefined;
+  const below = between(0, kept.y + ABOVE_ORNAMENT * kept.height, right(frame), bottom(frame));
+  const at = ornamentIn(stage, ornament, below);
+  return [{ node: ornament, box: at, turn: ornament.turn }, ...sign.placed];
 }

@@ -15,7 +15,7 @@ import { Stage } from "./stage";
 import { overPhoto, pictureWhole } from "./overlay";
 import { mirrored } from "./mirror";
 import { orderOf } from "./order";
-import { ornamentBelow } from "./ornament";
+import { ornamentBelow, takingRoom } from "./ornament";
 import { SIGN_ALONE, signAlone } from "./profile";
 import { strip } from "./strip";
 import { withVeils } from "./veil";
@@ -99,7 +99,7 @@ function best(stage: Stage, only: (via: string) => boolean): Choice {
   const all = stage.parts;
   const keepIfRoom = ifRoom(stage.resolved);
   const worth = (node: ResolvedNode) => worthOf(stage, node, keepIfRoom.has(node.id));
-  const order = droppable(all, worth);
+  const order = droppable(takingRoom(stage), worth);
   const seen = stage.resolved.piece.shown?.[stage.placement.id];
   const costing = new Costing(stage, all, worth);
   const maker = (of: Stage, unbadge: boolean): Maker => ({

@@ -159,6 +159,12 @@ export class Stage {
     return composed > unit ? [composed, unit] : [unit];
   }
 
+  /** Sizes to try where words are all there is: they need not stay as small as beside a picture. */
+  sizesAlone(size: number): number[] {
+    const larger = this.tight || size > this.unit ? [] : [TEXT_ALONE * size, 1.25 * size];
+    return [...larger, size];
+  }
+
   /** Where words stand that fill the frame alone: in a strip they need more air than its thin margin gives. */
   get field(): Box {
     const air = AIR * Math.min(this.frame.width, this.frame.height);

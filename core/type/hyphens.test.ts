@@ -37,4 +37,21 @@ describe("hyphens by language", () => {
     expect(set("Wohnungsbesichtigung", 1.4).parts.length).to.be.above(1);
     expect(set("m/f/d", 1.4).parts).to.have.lengthOf(1);
   });
+
+  it("never stand under each other where words leave another way", async () => {
+    const typesetter = await shelfTypesetter("archivo");
+    await typesetter.learnHyphens("de");
+    const chain = typesetter.chain(shelfTypeface("archivo")!, 400, "text");
+    const text =
+      "Die Wohnungsbesichtigung am Donnerstagnachmittag mit Kaffeemaschinenvorführung im Gemeinschaftswohnzimmer der Eigentümergemeinschaft";
+    const set = typesetter.paragraph(text, styled(chain, { language: "de", leading: 1.4 }));
+    let hyphened = 0;
+    for (let measure = 15; measure < 30; measure += 0.25) {
+      const lines = set.balanced(measure).map((line) => set.shape(line).text);
+      const ends = lines.map((line) => line.endsWith("-"));
+      hyphened += ends.filter(Boolean).length;
+      expect(ends.some((end, i) => end && ends[i + 1])).to.equal(false, lines.join(" / "));
+    }
+    expect(hyphened).to.be.above(10);
+  });
 });

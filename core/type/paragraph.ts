@@ -4,7 +4,7 @@ import { readMarks, type PlainText } from "../text";
 import type { Hyphenate } from "./hyphens";
 import { softened } from "./long-words";
 import { partsOf, SOFT_HYPHEN, type Part } from "./parts";
-import { firstFit, leastRagged, linesNeeded, lineWidth, type Line, type Measured } from "./ragged";
+import { firstFit, hasLadder, leastRagged, linesNeeded, lineWidth, type Line, type Measured } from "./ragged";
 import { shapeLine, type ShapedLine, type ShapeStyle } from "./shape";
 
 /** How a text is set, whatever its size. `leading` is a multiple of the type size, the gaps are in em. */
@@ -136,7 +136,7 @@ export class Paragraph {
     return this.measureFor(lines) + this.hang;
   }
 
-  /** As few lines as first-fit needs for the measure, but with the least raggedness. */
+  /** As few lines as first-fit needs for the measure, but with the least raggedness; one more for two hyphens in a row. */
   balanced(measure: number): Line[] {
     let lines = this.broken.get(measure);
     if (!lines) {
@@ -189,7 +189,10 @@ export class Paragraph {
   private breakEvenly(measure: number): Line[] {
     const greedy = firstFit(this.measured, measure);
     if (greedy.length < 2 || this.parts.length > MOST_PARTS_BALANCED) return greedy;
-    return leastRagged(this.measured, greedy.length, measure) ?? greedy;
+    const lines = leastRagged(this.measured, greedy.length, measure) ?? greedy;
+    if (!hasLadder(this.measured, lines)) return lines;
+    const longer = leastRagged(this.measured, greedy.length + 1, measure);
+    return longer && !hasLadder(this.measured, longer) ? longer : lines;
   }
 
   private get all(): Line {

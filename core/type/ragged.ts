@@ -21,6 +21,8 @@ const SHORT_LAST_LINE = 0.4;
 /** What a short last line and the most unwelcome break cost, as squared shares of the mean line. By eye. */
 const SHORT_COST = 0.25;
 const UNWELCOME_COST = 0.3;
+/** What a hyphen under a hyphen costs: more than any raggedness. Common practice: never two in a row. */
+const LADDER_COST = 4;
 const TOLERANCE = 1e-9;
 
 export const lineWidth = ({ starts, endings }: Measured, from: number, to: number): number =>
@@ -106,10 +108,19 @@ function costOver(text: Measured, measure: number, target: number) {
     const isLast = to === total || text.ends[to - 1];
     const short = isLast && width < SHORT_LAST_LINE * target ? 1 : 0;
     const unwelcome = to < total ? text.penalties[to - 1]! : 0;
+    const ladder = isHyphened(text, from) && isHyphened(text, to) ? LADDER_COST : 0;
     const ragged = isLast && from > 0 ? 0.5 * (width - target) ** 2 : (width - target) ** 2;
-    return ragged + (SHORT_COST * short + UNWELCOME_COST * unwelcome) * target * target;
+    return ragged + (SHORT_COST * short + UNWELCOME_COST * unwelcome + ladder) * target * target;
   };
 }
+
+/** A line that ends before this part ends with a hyphen of the typesetter's own. */
+const isHyphened = ({ endings, ends }: Measured, before: number): boolean =>
+  before > 0 && before < ends.length && endings[before - 1]! > 0;
+
+/** Whether two lines in a row end with hyphens. */
+export const hasLadder = (text: Measured, lines: readonly Line[]): boolean =>
+  lines.some(({ from, to }) => isHyphened(text, from) && isHyphened(text, to));
 
 function tracedBack(before: Int32Array[], total: number): Line[] {
   const lines: Line[] = [];
