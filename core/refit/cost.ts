@@ -7,6 +7,7 @@ import { BADGE_SHARE } from "./badge";
 import { photoFocus } from "./media";
 import { allNodes, hasMedia, nodesOf, type Parts } from "./parts";
 import type { ResolvedNode } from "../resolve";
+import { isProse } from "../text";
 import { TEXT_ALONE, type Stage } from "./stage";
 
 /*
@@ -30,7 +31,8 @@ const LEAST_JUMP = 2.2;
 const MEDIA_SHARE = { from: 0.4, to: 0.6 } as const;
 /** A picture longer than this times its width shows little of anything. By eye. */
 const MOST_SLIT = 2.8;
-const COMFORTABLE_LINES = 3;
+/** Of a headline, and of a sentence that is read like text. By eye. */
+const COMFORTABLE_LINES = { seen: 3, read: 7 } as const;
 
 /** Weighs the layouts of one piece on one placement. */
 export class Costing {
@@ -79,14 +81,23 @@ export class Costing {
     return {
       ...NO_COST,
       dominance: dominance(this.stage, headline, rulingShare(draft)),
-      jump: jump(words, headline, this.composedJump),
+      jump: isSentence(headline) ? 0 : jump(words, headline, this.composedJump),
       media: mediaCost(this.stage, draft, draft.parts.photos.length > 0),
-      lines: 0.12 * Math.max(0, (headline?.text?.set.lines.length ?? 0) - COMFORTABLE_LINES),
+      lines: 0.12 * Math.max(0, linesOf(headline) - comfortableLines(headline)),
       text: smallText(this.stage, words, headline),
       change: 0.2 * (draft.change + offItsGround(draft)),
     };
   }
 }
+
+const linesOf = (item: Placed | undefined): number => item?.text?.set.lines.length ?? 0;
+
+const comfortableLines = (headline: Placed | undefined): number =>
+  COMFORTABLE_LINES[isSentence(headline) ? "read" : "seen"];
+
+/** A headline that is read like text is neither seen from afar nor short. */
+const isSentence = (item: Placed | undefined): boolean =>
+  item?.node.type === "text" && isProse(item.node.text);
 
 export const NO_COST: CostTerms = {
   leftOut: 0,

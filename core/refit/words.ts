@@ -1,6 +1,7 @@
 import { luminance, type Hex } from "../colour";
 import { bottom, right, type Box } from "../geometry";
 import type { TextNode } from "../resolve";
+import { isProse } from "../text";
 import { setAt, setToFit } from "../type";
 import {
   abreast,
@@ -48,9 +49,12 @@ export const roomIn = (stage: Stage, parts: Parts, region: Box, size: number): W
 
 export type WordLayout = (room: WordRoom) => Block | undefined;
 
-/** A headline is at least this much larger than the text; where it can be, it is far larger. */
-const leastJump = ({ tight }: Stage): number => (tight ? 1.15 : 1.3);
+/** A headline is at least this much larger than the text; where it can be, it is far larger. A sentence need not be. */
+const leastJump = ({ tight }: Stage, { text }: TextNode): number =>
+  isProse(text) ? 1.1 : tight ? 1.15 : 1.3;
 const MOST_HEADLINE_LINES = 6;
+/** What is read like text may be as long. */
+const MOST_PROSE_LINES = 16;
 /** What is left of the care for even lines where size is what counts. By eye. */
 const BOLD = 0.4;
 
@@ -66,9 +70,9 @@ export function head(room: WordRoom): Block | undefined {
   const set = setToFit(headline.paragraph, {
     width,
     height: height - (top?.height ?? 0) - gap,
-    min: isAlone(parts) ? stage.floor : Math.max(stage.floor, leastJump(stage) * size),
+    min: isAlone(parts) ? stage.floor : Math.max(stage.floor, leastJump(stage, headline) * size),
     max: stage.frame.height,
-    mostLines: MOST_HEADLINE_LINES,
+    mostLines: isProse(headline.text) ? MOST_PROSE_LINES : MOST_HEADLINE_LINES,
     pad: platePad(headline),
     ...(room.bold ? { care: BOLD } : {}),
   });

@@ -8,7 +8,7 @@ import { focusArea } from "../picture";
 import { Framing, isPicture, isText, type Node, type Piece } from "../piece";
 import { codeFor, iconPath, type IconLookup } from "../shape";
 import { shelfTypeface } from "../shelf";
-import { hanLanguage, plainText } from "../text";
+import { hanLanguage, isProse, plainText } from "../text";
 import { DISPLAY_LEADING, type Optical, type Typesetter, type TypeStyle } from "../type";
 import { roleStyles } from "./defaults";
 import { Looks } from "./looks";
@@ -163,10 +163,12 @@ class OneNode {
     const typeface = this.typeface(type);
     const { tracking, leading, case: letterCase } = this.defaults;
     const house = type === "headline" ? typeface : undefined;
-    const tight = style.leading ?? house?.leading ?? leading;
+    const asked = style.leading ?? house?.leading ?? leading;
+    const long = isProse(this.words);
+    const tight = long ? Math.max(asked, PROSE_LEADING) : asked;
     return {
       ...this.faces(typeface, weight, tight < DISPLAY_LEADING ? "display" : "text"),
-      case: style.case ?? letterCase ?? typeface.case,
+      case: long ? "as-typed" : (style.case ?? letterCase ?? typeface.case),
       tracking: style.tracking ?? house?.tracking ?? tracking,
       leading: tight,
       features: style.features ?? [],
@@ -322,4 +324,7 @@ class OneNode {
 
 const AS_IT_IS = Framing.parse({});
 /** A name that stands for a logo is set like one. */
+/** Lines of a sentence need more air than those of a headline. Common practice. */
+const PROSE_LEADING = 1.2;
+
 const WORD_MARK = { type: "headline", weight: 700, colour: "headline", leading: 1 } as const;

@@ -11,4 +11,5 @@ export {
   type EmphasisKind,
   type PlainText,
 } from "./markup";
+export { isProse } from "./prose";
 export { isJoined, NEEDS_DICTIONARY, PLAIN, RIGHT_TO_LEFT, scriptOf, scriptsOf } from "./script";
