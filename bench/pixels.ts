@@ -1,14 +1,17 @@
 import { begin, makeScene } from "../core/engine";
 import { sortMessage, wordsOf } from "../core/message";
 import type { Brand } from "../core/brand";
-import type { Piece } from "../core/piece";
+import type { FileId } from "../core/files";
+import { isPicture, type Node, type Piece } from "../core/piece";
 import { cssPerPixel, placementById, safeArea } from "../core/placements";
 import { check, type Finding } from "../core/preflight";
 import type { Layout } from "../core/refit";
+import { LEAST_SUBJECT_SHOWN, MOST_SUBJECT_COVERED } from "../core/rules";
 import { pieceOf, shippedTemplates } from "../core/templates";
 import { Studio } from "../server/render/studio";
 import { demoPictures, demoPieces } from "../tests/support/demo";
 import { seen, sharedInk, type SeenWords } from "../tests/support/oracle";
+import { markedPicture, seenSubject, SUBJECT } from "../tests/support/subject";
 import { messages, strangeBrands, strangeFiles } from "../tests/support/strangers";
 import { table } from "./figures";
 
@@ -37,6 +40,9 @@ interface Tally {
   outside: string[];
   faint: string[];
   unseen: string[];
+  subjects: number;
+  cut: string[];
+  covered: string[];
 }
 
 /**
@@ -45,10 +51,23 @@ interface Tally {
  */
 export async function benchPixels(): Promise<void> {
   const studio = new Studio(strangeFiles);
-  const tally: Tally = { sizes: 0, words: 0, overlaps: [], outside: [], faint: [], unseen: [] };
+  const tally: Tally = {
+    sizes: 0,
+    words: 0,
+    overlaps: [],
+    outside: [],
+    faint: [],
+    unseen: [],
+    subjects: 0,
+    cut: [],
+    covered: [],
+  };
   for (const { piece, brand } of [...demoPieces(), ...(await begunPieces(studio))])
     await judge(studio, piece, brand, tally);
-  const { sizes, words } = tally;
+  const marked = await markedPictures();
+  for (const { piece, brand } of await begunPieces(studio, marked))
+    await judgeSubjects(studio, piece, brand, marked, tally);
+  const { sizes, words, subjects } = tally;
   const row = (label: string, found: string[], of: number): [string, string] => [
     label,
     `${String(found.length).padStart(4)} of ${of}${found.length > 0 ? `, such as ${found[0]!}` : ""}`,
@@ -58,28 +77,84 @@ export async function benchPixels(): Promise<void> {
     row("words outside of the safe area and that preflight does not name", tally.outside, words),
     row("words that stand out too little and that preflight does not name", tally.faint, words),
     row("words that are painted and not seen", tally.unseen, words),
+    row("subjects that are cut and that preflight does not name", tally.cut, subjects),
+    row("subjects that are covered and that preflight does not name", tally.covered, subjects),
   ]);
 }
 
-async function begunPieces(studio: Studio): Promise<{ piece: Piece; brand: Brand }[]> {
+/** Pictures whose subject can be counted, lying and standing. */
+const markedPictures = () => Promise.all([markedPicture(1500, 1000), markedPicture(1000, 1500)]);
+
+async function begunPieces(
+  studio: Studio,
+  subjects: readonly FileId[] = [],
+): Promise<{ piece: Piece; brand: Brand }[]> {
   const brands = strangeBrands();
   const made: { piece: Piece; brand: Brand }[] = [];
   for (const [i, template] of shippedTemplates.entries()) {
     const { typed } = messages[i % messages.length]!;
     const brand = brands[i % brands.length]!;
     const words = wordsOf(sortMessage(typed));
-    const pictures = i % 2 === 0 ? demoPictures().slice(0, 2) : [];
-    const first = pieceOf(template, brand, {
-      id: template.id,
-      title: template.id,
-      words,
-      pictures,
-    });
+    const subject = subjects[i % subjects.length];
+    const pictures = subject ? [subject] : i % 2 === 0 ? demoPictures().slice(0, 2) : [];
+    const wanted = { id: template.id, title: template.id, words, pictures };
+    const begun = pieceOf(template, brand, wanted);
+    const first = subject ? withSubject(begun) : begun;
     const sources = await studio.sources(first, brand);
     const { piece } = begin(first, brand, placementById(first.lead), sources);
     made.push({ piece, brand });
   }
   return made;
+}
+
+/** The piece with the marked pictures' subjects known, and nothing that changes their colours. */
+const withSubject = (piece: Piece): Piece => ({
+  ...piece,
+  message: Object.fromEntries(
+    Object.entries(piece.message).map(([slot, filling]) => [
+      slot,
+      isPicture(filling) ? { ...filling, focus: SUBJECT } : filling,
+    ]),
+  ),
+  arrangement: piece.arrangement.map((node) =>
+    node.kind === "picture" ? { ...node, style: plainStyle(node.style) } : node,
+  ),
+});
+
+function plainStyle({
+  adjust: _adjust,
+  blend: _blend,
+  opacity: _opacity,
+  ...style
+}: Node["style"]): Node["style"] {
+  return style;
+}
+
+/** A cell of the board that is half seen is seen or not, and edges are blurred. */
+const CELL_ERROR = 1 / 16;
+
+async function judgeSubjects(
+  studio: Studio,
+  piece: Piece,
+  brand: Brand,
+  marked: readonly FileId[],
+  tally: Tally,
+): Promise<void> {
+  const sources = await studio.sources(piece, brand);
+  for (const placement of PLACES) {
+    const { scene, layout } = makeScene(piece, brand, placement, sources);
+    const scale = Math.min(1, 2 * cssPerPixel(placement));
+    const subject = await seenSubject(studio, scene, scale, marked);
+    if (!subject) continue;
+    tally.subjects++;
+    const codes = new Set(check(layout).map(({ code }) => code));
+    const where = `${piece.id} ${placement.id} ${layout.via}`;
+    const { shown, covered } = subject;
+    if (shown < LEAST_SUBJECT_SHOWN - CELL_ERROR && !codes.has("subject-cut"))
+      tally.cut.push(`${where} ${shown.toFixed(2)}`);
+    if (covered > MOST_SUBJECT_COVERED + CELL_ERROR && !codes.has("subject-covered"))
+      tally.covered.push(`${where} ${covered.toFixed(2)}`);
+  }
 }
 
 async function judge(studio: Studio, piece: Piece, brand: Brand, tally: Tally): Promise<void> {

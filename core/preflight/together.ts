@@ -1,9 +1,17 @@
 import { area, contains, inset, intersect, overlaps, type Box } from "../geometry";
-import { focusInFrame, focusShown } from "../picture";
+import { focusInFrame } from "../picture";
 import { cssPerPixel } from "../placements";
 import { leastWidthOf } from "../brand";
 import { LEAST_SUBJECT_SHOWN, MOST_SUBJECT_COVERED } from "../rules";
-import { clearSpace, largest, logoInk, orderOf, type Layout, type Placed } from "../refit";
+import {
+  clearSpace,
+  largest,
+  logoInk,
+  orderOf,
+  subjectShown,
+  type Layout,
+  type Placed,
+} from "../refit";
 import type { Finding } from "./finding";
 import { inkOf, named } from "./ink";
 
@@ -89,7 +97,7 @@ function checkSubjects({ placed }: Layout): Finding[] {
   return placed.flatMap((item, index) => {
     const { node, crop } = item;
     if (node.type !== "picture" || !crop || node.framing.fit === "contain") return [];
-    const shown = focusShown(crop, node.focus);
+    const shown = subjectShown(item);
     if (shown < LEAST_SUBJECT_SHOWN) {
       return [
         {

@@ -11,7 +11,7 @@ import {
   type Box,
 } from "../geometry";
 import { platePad } from "./block";
-import { cropTo } from "../picture";
+import { cropIn } from "./media";
 import type { LogoNode, ResolvedNode, TextNode } from "../resolve";
 import { groundBehind, standsOnPicture } from "./ground";
 import { logoIn } from "./logo";
@@ -88,7 +88,7 @@ export function placeIn(
       return {
         node,
         box: target,
-        crop: cropTo(node.file, target, node.focus, node.framing),
+        crop: cropIn(node, target),
         turn: node.turn,
       };
     case "shape":

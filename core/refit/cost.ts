@@ -1,10 +1,9 @@
 import { area, box, intersect, type Box } from "../geometry";
-import { focusShown } from "../picture";
 import { LEAST_SUBJECT_SHOWN, MOST_SUBJECT_COVERED } from "../rules";
 import type { Draft } from "./draft";
 import type { CostTerms, Placed } from "./layout";
 import { BADGE_SHARE } from "./badge";
-import { photoFocus } from "./media";
+import { photoFocus, subjectShown } from "./media";
 import { allNodes, hasMedia, nodesOf, type Parts } from "./parts";
 import type { ResolvedNode } from "../resolve";
 import { isProse } from "../text";
@@ -148,7 +147,7 @@ function focusCost({ over }: Draft, placed: Placed[]): number {
   const photos = placed.filter((item) => item.node.type === "picture");
   const costs = photos.map((photo) => {
     if (photo.node.type !== "picture") return 0;
-    const shown = focusShown(photo.crop!, photo.node.focus);
+    const shown = subjectShown(photo);
     const focus = over ? photoFocus(photo) : undefined;
     const covers = (item: Placed) =>
       item !== photo && item.node.role !== "backdrop" && item.node.role !== "ornament";

@@ -1,7 +1,7 @@
 import { area, between, bottom, box, intersect, right, type Box } from "../geometry";
-import { cropBeside, cropTo, focusInFrame } from "../picture";
+import { cropBeside, cropTo, focusInFrame, focusShown } from "../picture";
 import type { PictureNode } from "../resolve";
-import { isPattern } from "../shape";
+import { innerBox, isPattern, outlineOf, shareInside, type ShapeSpec } from "../shape";
 import { isEmblem, ornamentIn } from "./ornament";
 import type { Draft } from "./draft";
 import type { Placed } from "./layout";
@@ -37,9 +37,28 @@ function over({ words, plate }: Draft, [photo]: PictureNode[], media: Box): Plac
 const cropped = (node: PictureNode, part: Box): Placed => ({
   node,
   box: part,
-  crop: cropTo(node.file, part, node.focus, node.framing),
+  crop: cropIn(node, part),
   turn: 0,
 });
+
+/** What a picture shows in its frame, its subject clear of what the frame's shape cuts off. In picture pixels. */
+export function cropIn({ file, focus, framing, frame }: PictureNode, part: Box): Box {
+  return frame && cuts(frame) && Math.min(part.width, part.height) > 0
+    ? cropBeside(file, part, focus, innerBox(frame, part), framing)
+    : cropTo(file, part, focus, framing);
+}
+
+const cuts = ({ kind }: ShapeSpec): boolean => kind !== "rectangle" && kind !== "path";
+
+/** The share of a placed picture's subject that is seen in its crop and its frame's shape; 0..1. */
+export function subjectShown({ node, crop, box: at }: Placed): number {
+  if (node.type !== "picture" || !crop) return 1;
+  const { focus, frame } = node;
+  const inCrop = focusShown(crop, focus);
+  if (!frame || !cuts(frame)) return inCrop;
+  const outline = outlineOf(frame, at, Math.sqrt(area(at)));
+  return inCrop * shareInside(outline, focusInFrame(crop, focus, at));
+}
 
 /** Where the subject of a placed picture is seen, in the frame. */
 export function photoFocus(item: Placed): Box | undefined {

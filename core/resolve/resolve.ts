@@ -324,7 +324,7 @@ class OneNode {
 
 const AS_IT_IS = Framing.parse({});
 /** A name that stands for a logo is set like one. */
-/** Lines of a sentence need more air than those of a headline. Common practice. */
-const PROSE_LEADING = 1.2;
+/** Lines of a sentence need more air than those of a headline; it is display type still. Common practice. */
+const PROSE_LEADING = 1.12;
 
 const WORD_MARK = { type: "headline", weight: 700, colour: "headline", leading: 1 } as const;

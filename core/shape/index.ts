@@ -1,6 +1,7 @@
 export { ellipse, rectangle } from "./basic";
 export { codeFor, codeIn, type Code } from "./code";
 export { ICON_GRID, ICON_STROKE, iconPath, IconNode, type IconLookup } from "./icon";
+export { innerBox, shareInside } from "./inside";
 export {
   bodyOf,
   isOpen,

@@ -4,7 +4,15 @@ import { readMarks, type PlainText } from "../text";
 import type { Hyphenate } from "./hyphens";
 import { softened } from "./long-words";
 import { partsOf, SOFT_HYPHEN, type Part } from "./parts";
-import { firstFit, hasLadder, leastRagged, linesNeeded, lineWidth, type Line, type Measured } from "./ragged";
+import {
+  firstFit,
+  hasLadder,
+  leastRagged,
+  linesNeeded,
+  lineWidth,
+  type Line,
+  type Measured,
+} from "./ragged";
 import { shapeLine, type ShapedLine, type ShapeStyle } from "./shape";
 
 /** How a text is set, whatever its size. `leading` is a multiple of the type size, the gaps are in em. */

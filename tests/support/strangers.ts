@@ -125,10 +125,15 @@ export const messages: readonly Message[] = [
 /** Files that are drawn for a test. */
 const drawn = new Map<FileId, Buffer>();
 
-function svg(width: number, height: number, inside: string): FileId {
-  const bytes = Buffer.from(
-    `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${width} ${height}">${inside}</svg>`,
+const svg = (width: number, height: number, inside: string): FileId =>
+  drawnFile(
+    Buffer.from(
+      `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${width} ${height}">${inside}</svg>`,
+    ),
   );
+
+/** Keeps a file for the tests. */
+export function drawnFile(bytes: Buffer): FileId {
   const id = fileId(bytes);
   drawn.set(id, bytes);
   return id;
