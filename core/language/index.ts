@@ -1,2 +1,3 @@
+export { inItsLanguage } from "./again";
 export { languageOf } from "./language";
 export { LANGUAGES, languageName } from "./names";

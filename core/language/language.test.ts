@@ -1,5 +1,7 @@
 import { expect } from "chai";
-import { languageOf } from "./index";
+import { demoPiece } from "../../tests/support/demo";
+import type { Piece } from "../piece";
+import { inItsLanguage, languageOf } from "./index";
 
 describe("the language of a message", () => {
   const messages: Record<string, string> = {
@@ -30,5 +32,23 @@ describe("the language of a message", () => {
     expect(languageOf("Ausverkauft")).to.equal(undefined);
     expect(languageOf("12:00 – 14:00")).to.equal(undefined);
     expect(languageOf("ورشة الخط Calligraphy مع الشاي")).to.equal("ar");
+  });
+
+  it("is found again when the words are exchanged, unless a person said it", () => {
+    const piece = demoPiece("quillmere", "opening-announcement");
+    const saying = (text: string, language?: string): Piece => ({
+      ...piece,
+      language,
+      message: { headline: { text } },
+    });
+    const [english, german] = [messages["en"]!, messages["de"]!];
+    const after = (before: Piece, text: string) =>
+      inItsLanguage(before, { ...before, message: { headline: { text } } }).language;
+    expect(after(saying(english, "en"), german)).to.equal("de");
+    expect(after(saying(english), german)).to.equal("de");
+    expect(after(saying(english, "nl"), german)).to.equal("nl");
+    expect(after(saying(english, "en"), "Sold")).to.equal("en");
+    const corrected = { ...saying(english, "en"), language: "cs" };
+    expect(inItsLanguage(saying(english, "en"), corrected).language).to.equal("cs");
   });
 });

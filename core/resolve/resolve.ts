@@ -8,7 +8,7 @@ import { focusArea } from "../picture";
 import { Framing, isPicture, isText, type Node, type Piece } from "../piece";
 import { codeFor, iconPath, type IconLookup } from "../shape";
 import { shelfTypeface } from "../shelf";
-import { hanLanguage, isProse, plainText } from "../text";
+import { hanLanguage, isProse, plainText, withQuotes } from "../text";
 import { DISPLAY_LEADING, type Optical, type Typesetter, type TypeStyle } from "../type";
 import { roleStyles } from "./defaults";
 import { Looks } from "./looks";
@@ -124,7 +124,8 @@ class OneNode {
 
   private get words(): string {
     const filling = this.node.slot ? this.piece.message[this.node.slot] : undefined;
-    const words = isText(filling) ? filling.text.trim() : this.fromVoice();
+    const typed = isText(filling) ? filling.text.trim() : this.fromVoice();
+    const words = withQuotes(typed, this.languageOf(typed));
     return this.node.part === undefined ? words : priceParts(words)[this.node.part];
   }
 
@@ -179,8 +180,12 @@ class OneNode {
   }
 
   /** As the piece says; Chinese characters else tell by themselves whose they are. */
+  private languageOf(words: string): string {
+    return this.piece.language ?? hanLanguage(words) ?? "en";
+  }
+
   private get language(): string {
-    return this.piece.language ?? hanLanguage(this.words) ?? "en";
+    return this.languageOf(this.words);
   }
 
   private faces(typeface: Typeface, weight: number, optical: Optical) {

@@ -12,4 +12,5 @@ export {
   type PlainText,
 } from "./markup";
 export { isProse } from "./prose";
+export { withQuotes } from "./quotes";
 export { isJoined, NEEDS_DICTIONARY, PLAIN, RIGHT_TO_LEFT, scriptOf, scriptsOf } from "./script";

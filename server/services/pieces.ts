@@ -2,6 +2,7 @@ import { asc, eq, inArray } from "drizzle-orm";
 import type { CrateAnswer, DressAnswer, PieceAnswer } from "../../core/api";
 import type { Brand } from "../../core/brand";
 import { redress } from "../../core/kit";
+import { inItsLanguage } from "../../core/language";
 import {
   applyEdit,
   copyPiece,
@@ -242,7 +243,8 @@ export class Pieces {
     }
   }
 
-  private async save(tx: Transaction, before: Piece, revision: number, document: Piece) {
+  private async save(tx: Transaction, before: Piece, revision: number, after: Piece) {
+    const document = inItsLanguage(before, after);
     await tx
       .update(pieces)
       .set({ document, revision: revision + 1 })
