@@ -4,7 +4,7 @@ import type { Draft } from "./draft";
 import type { CostTerms, Placed } from "./layout";
 import { BADGE_SHARE } from "./badge";
 import { photoFocus, subjectShown } from "./media";
-import { allNodes, hasMedia, nodesOf, type Parts } from "./parts";
+import { allNodes, isList, nodesOf, type Parts } from "./parts";
 import type { ResolvedNode } from "../resolve";
 import { isProse } from "../text";
 import { TEXT_ALONE, type Stage } from "./stage";
@@ -122,10 +122,14 @@ function smallText(stage: Stage, words: Placed[], headline: Placed | undefined):
   );
   const least = Math.min(...running.map((item) => item.text!.set.size), Infinity);
   if (!Number.isFinite(least)) return 0;
-  const timid = hasMedia(stage.parts)
-    ? 0
-    : 0.3 * Math.max(0, 1 - least / (TEXT_ALONE * stage.unit));
+  const timid = timidity(stage.parts) * Math.max(0, 1 - least / (TEXT_ALONE * stage.unit));
   return 3.2 * Math.max(0, 1 - least / stage.composedText) + timid;
+}
+
+/** What it costs that text is as small as beside a picture where there is none; a list is what is read most. By eye. */
+function timidity({ photos, details }: Parts): number {
+  if (photos.length > 0) return 0;
+  return details.some((item) => item.type === "text" && isList(item)) ? 1.4 : 0.7;
 }
 
 /** Words that were composed on a picture belong there, and those of a card on the card: it is what one remembers. */

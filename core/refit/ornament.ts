@@ -22,8 +22,8 @@ export function* ornamentBelow(stage: Stage, parts: Parts, size: number): Genera
     return;
   const { kept, frame } = stage;
   const height = Math.min(kept.height, (1 - LEAST_RISE) * frame.height - kept.y - stage.padding);
-  for (const name of ["stack", "foot line"] as const) {
-    const block = wordLayouts[name](roomIn(stage, parts, { ...kept, height }, size));
+  for (const [name, words] of overOrnament(stage, size)) {
+    const block = wordLayouts[name](roomIn(stage, parts, { ...kept, height }, words));
     if (!block) continue;
     const top = kept.y + block.height + stage.padding;
     yield {
@@ -38,6 +38,12 @@ export function* ornamentBelow(stage: Stage, parts: Parts, size: number): Genera
     };
   }
 }
+
+/** An ornament is what the words leave, so they need not be small for it. */
+const overOrnament = (stage: Stage, size: number) =>
+  (["stack", "foot line"] as const).flatMap((name) =>
+    stage.sizesAlone(size).map((words) => [name, words] as const),
+  );
 
 /** Where an ornament stands in the area that the words leave it. What is round is not stretched. */
 export function ornamentIn(stage: Stage, ornament: ShapeNode, area: Box): Box {
