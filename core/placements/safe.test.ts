@@ -22,6 +22,15 @@ describe("the placement catalogue", () => {
     });
   });
 
+  it("is no more than what every crop keeps that promises to keep all", () => {
+    const { crops, ...banner } = placementById("video-channel-banner");
+    const { x, y, width, height } = crops[0]!;
+    expect(safeArea({ ...banner, crops })).to.deep.equal({ x, y, width, height });
+    expect(safeArea({ ...banner, crops: [{ ...crops[0]!, keeps: ["headline"] }] }).width).to.equal(
+      banner.width,
+    );
+  });
+
   it("floors text at 11 CSS pixels, and at 10 on display ads", () => {
     // Common practice: 30 px on a 1080-wide slide is about 11 px on a phone 390 wide.
     expect(legibilityFloor(placementById("story"))).to.be.closeTo(30.46, 0.01);

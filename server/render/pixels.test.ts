@@ -2,8 +2,10 @@ import { expect } from "chai";
 import { demoBrand, demoPiece } from "../../tests/support/demo";
 import { seen, sharedInk } from "../../tests/support/oracle";
 import { strangeFiles } from "../../tests/support/strangers";
+import { markedPicture, seenSubject, SUBJECT } from "../../tests/support/subject";
 import { Studio } from "./studio";
-import type { Piece } from "../../core/piece";
+import { Style, type Piece } from "../../core/piece";
+import type { ShapeKind } from "../../core/shape";
 import { placementById } from "../../core/placements";
 import { check } from "../../core/preflight";
 
@@ -53,5 +55,33 @@ describe("preflight, judged from pixels", () => {
     const { words, codes } = await sizeOf(faint, piece.lead);
     expect(words.find(({ node }) => node === support.id)!.contrast.middle).to.be.below(3);
     expect(codes).to.include("low-contrast");
+  });
+
+  it("counts what is seen of a subject, and names one that a shape cuts", async () => {
+    const picture = await markedPicture(1200, 900);
+    const slot = piece.arrangement.find(({ role }) => role === "photo")!.slot!;
+    const framed = (frame: ShapeKind, framing: object = {}): Piece => ({
+      ...piece,
+      message: { ...piece.message, [slot]: { picture, focus: SUBJECT } },
+      arrangement: piece.arrangement.map((node) =>
+        node.role === "photo" ? { ...node, style: Style.parse({ frame, framing }) } : node,
+      ),
+    });
+    const subjectOf = async (of: Piece) => {
+      // A duotone would take the board's colours away.
+      const treatment = { kind: "none" } as const;
+      const plain = { ...brand, defaults: { ...brand.defaults, treatment } };
+      const { scene, layout } = await studio.make(of, plain, placementById(of.lead));
+      const codes = check(layout).map(({ code }) => code);
+      return { ...(await seenSubject(studio, scene, 0.5, [picture]))!, codes };
+    };
+    const whole = await subjectOf(framed("rectangle"));
+    expect(whole.shown).to.equal(1);
+    expect(whole.codes).not.to.include("subject-cut");
+    const kept = await subjectOf(framed("arch"));
+    expect(kept.shown).to.be.above(0.9);
+    const pushed = await subjectOf(framed("ellipse", { zoom: 1.6, panX: -1, panY: 1 }));
+    expect(pushed.shown).to.be.below(0.9);
+    expect(pushed.codes).to.include("subject-cut");
   });
 });
