@@ -12,7 +12,8 @@ export { freeId, OWN_CHANNEL, ownPlacement, OwnSize, usualViewWidth } from "./ow
 export {
   cssPerPixel,
   frameOf,
-  isLarge,
+  roomOf,
+  type Room,
   keptArea,
   legibilityFloor,
   outside,

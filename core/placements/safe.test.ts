@@ -1,6 +1,14 @@
 import { expect } from "chai";
 import { area, contains, overlaps } from "../geometry";
-import { catalogue, frameOf, keptArea, legibilityFloor, placementById, safeArea } from "./index";
+import {
+  catalogue,
+  frameOf,
+  keptArea,
+  legibilityFloor,
+  placementById,
+  roomOf,
+  safeArea,
+} from "./index";
 
 describe("the placement catalogue", () => {
   it("has a safe area in every placement, clear of what is covered", () => {
@@ -29,6 +37,21 @@ describe("the placement catalogue", () => {
     expect(safeArea({ ...banner, crops: [{ ...crops[0]!, keeps: ["headline"] }] }).width).to.equal(
       banner.width,
     );
+  });
+
+  it("says what a frame has room for, as it is seen", () => {
+    const rooms = (ids: string[]) => ids.map((id) => roomOf(placementById(id)));
+    expect(rooms(["story", "community-link", "pinboard-square"])).to.deep.equal([
+      "all",
+      "all",
+      "all",
+    ]);
+    // A page cover is 390 x 148 as viewed on a phone; a channel banner is cropped to a strip of 235 x 64.
+    expect(rooms(["community-page-cover", "video-channel-banner"])).to.deep.equal([
+      "facts",
+      "facts",
+    ]);
+    expect(rooms(["ad-leaderboard", "ad-phone-banner"])).to.deep.equal(["little", "little"]);
   });
 
   it("floors text at 11 CSS pixels, and at 10 on display ads", () => {

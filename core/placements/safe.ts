@@ -1,4 +1,14 @@
-import { between, bottom, box, inset, intersect, largestFree, right, type Box } from "../geometry";
+import {
+  area,
+  between,
+  bottom,
+  box,
+  inset,
+  intersect,
+  largestFree,
+  right,
+  type Box,
+} from "../geometry";
 import type { Crop, Placement } from "./placement";
 
 /** Text smaller than this, as seen on the usual screen, is not read. Common practice; display ads get by with 10. */
@@ -20,11 +30,11 @@ export function safeArea(placement: Placement): Box {
 export const keptArea = (placement: Placement, role: string): Box =>
   keptOf(placement, role, safeArea(placement));
 
-const keptOf = ({ crops }: Placement, role: string, area: Box): Box =>
+const keptOf = ({ crops }: Placement, role: string, within: Box): Box =>
   crops
     .filter(({ keeps }) => keeps.includes(role))
     .map(insideCrop)
-    .reduce(intersect, area);
+    .reduce(intersect, within);
 
 /** A crop's own rectangle, or for a circle the largest square inside it. */
 function insideCrop(crop: Crop): Box {
@@ -41,14 +51,27 @@ export function legibilityFloor(placement: Placement): number {
   return css / cssPerPixel(placement);
 }
 
-/** From this size on as viewed, in CSS pixels, a frame has room for a whole message. By eye: a page cover, not a leaderboard. */
-const LARGE = { area: 250 * 150, side: 95 } as const;
+/** From this size on as viewed, in CSS pixels, a frame has room for the facts of a message: a page cover, not a leaderboard. By eye. */
+const FACTS = { area: 250 * 150, side: 95 } as const;
+/** From this height or width on it has room for all of it. Common practice. */
+const ALL = 150;
 
-export function isLarge(placement: Placement): boolean {
+/** What a frame has room for as it is viewed: all of a message, its facts, or little more than a headline. */
+export type Room = "all" | "facts" | "little";
+
+export function roomOf(placement: Placement): Room {
   const css = cssPerPixel(placement);
   const [width, height] = [placement.width * css, placement.height * css];
-  return width * height >= LARGE.area && Math.min(width, height) >= LARGE.side;
+  const side = Math.min(width, height);
+  if (width * height < FACTS.area || side < FACTS.side) return "little";
+  return side < ALL || isMostlyCropped(placement) ? "facts" : "all";
 }
+
+/** What some screens crop to a strip has no more room than that. */
+const isMostlyCropped = (placement: Placement): boolean => {
+  const frame = frameOf(placement);
+  return area(keptOf(placement, "all", frame)) < 0.5 * area(frame);
+};
 
 /** How many CSS pixels one output pixel takes on the usual screen. */
 export const cssPerPixel = (placement: Placement): number => placement.viewWidth / placement.width;

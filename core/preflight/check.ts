@@ -2,7 +2,7 @@ import { contrastNeeded, contrast, difference, luminance, luminanceContrast } fr
 import { bottom, contains, right, type Box } from "../geometry";
 import { isFact, RULING_SLOTS, slotName } from "../message";
 import type { Node } from "../piece";
-import { cssPerPixel, isLarge, keptArea } from "../placements";
+import { cssPerPixel, keptArea, roomOf } from "../placements";
 import { groundBehind, type Layout, type Placed } from "../refit";
 import type { ResolvedNode, ResolvedPiece } from "../resolve";
 import { missingCharacters } from "../type";
@@ -235,7 +235,7 @@ function checkLeftOut(layout: Layout): Finding[] {
       if (why === "file-missing") return { ...base, code: "file-missing", level: "must-fix" };
       if (CANNOT_BE_PAINTED.has(why))
         return { ...base, code: "cannot-be-painted", level: "look-again", about: why };
-      return { ...base, ...missed(node, rules, isLarge(layout.placement)) };
+      return { ...base, ...missed(node, rules, roomOf(layout.placement) !== "little") };
     });
 }
 

@@ -109,15 +109,15 @@ function best(stage: Stage, only: (via: string) => boolean): Choice {
     unbadge,
     seen,
   });
-  const loose = maker(stage, !stage.isLarge);
+  const loose = maker(stage, stage.isSmall);
   const columns = hasList(all) ? LIST_COLUMNS : [];
-  const inColumns = columns.map((listColumns) => maker(stage.set({ listColumns }), !stage.isLarge));
+  const inColumns = columns.map((listColumns) => maker(stage.set({ listColumns }), stage.isSmall));
   const usually = [loose, ...inColumns];
   // Only where it is needed: most sizes hold everything as usual.
   let close: Maker[] | undefined;
   const closer = (): Maker[] =>
     (close ??= [
-      ...(all.badge && stage.isLarge ? [maker(stage, true)] : []),
+      ...(all.badge && !stage.isSmall ? [maker(stage, true)] : []),
       ...(stage.callsOut ? [maker(stage.set({ plain: true }), true)] : []),
       ...[1, ...columns].map((listColumns) => maker(stage.set({ tight: true, listColumns }), true)),
     ]);
@@ -128,13 +128,13 @@ function best(stage: Stage, only: (via: string) => boolean): Choice {
     const missing = loose.costing.missing((id) => dropped.has(id));
     if (missing - HYSTERESIS >= weight(loose, choice)) break;
     const parts = without(all, dropped);
-    if (stage.isLarge || fits)
+    if (!stage.isSmall || fits)
       for (const one of usually) choice = cheapest(one, parts, missing, choice);
     if (fits || isSettled(stage, order.length, choice, missing)) continue;
     const before = choice;
     for (const one of closer()) choice = cheapest(one, parts, missing, choice);
     // In a small frame little fits however it is set; from what fits at all on, it may also be set as usual.
-    if (stage.isLarge || choice === before) continue;
+    if (!stage.isSmall || choice === before) continue;
     fits = true;
     for (const one of usually) choice = cheapest(one, parts, missing, choice);
   }
@@ -148,8 +148,8 @@ function best(stage: Stage, only: (via: string) => boolean): Choice {
 }
 
 /** Nothing is set closer where that is not needed, or would not help. */
-const isSettled = ({ isLarge }: Stage, count: number, choice: Choice, missing: number): boolean =>
-  count > CROWD || (isLarge && holdsAll(choice, missing));
+const isSettled = ({ isSmall }: Stage, count: number, choice: Choice, missing: number): boolean =>
+  count > CROWD || (!isSmall && holdsAll(choice, missing));
 
 /** Of more things than this no setting that is closer saves much, and all take long. */
 const CROWD = 60;

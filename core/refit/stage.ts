@@ -4,7 +4,8 @@ import {
   cssPerPixel,
   frameOf,
   keptArea,
-  isLarge,
+  roomOf,
+  type Room,
   legibilityFloor,
   safeArea,
   type Placement,
@@ -69,8 +70,8 @@ export class Stage {
   /** What the words stand on where no picture is behind them. */
   readonly ground: Hex;
 
-  /** Large enough, as viewed, for a whole message. */
-  readonly isLarge: boolean;
+  /** What it has room for as it is viewed. */
+  readonly room: Room;
 
   readonly tight: boolean;
   readonly listColumns: number;
@@ -99,11 +100,16 @@ export class Stage {
     this.ground = this.parts.plate?.colour ?? resolved.palette.backdrop;
     this.lead = composedFrame(resolved.piece) ?? this.frame;
     this.leadScale = this.extent / Math.sqrt(area(this.lead));
-    this.isLarge = isLarge(placement);
+    this.room = roomOf(placement);
     // Text grows slower than the frame: a poster is read from further away, a banner from near.
     this.least = Math.max(EASY / this.css, this.floor);
     this.easy = Math.max(this.least, 0.022 * this.extent + 5);
     this.unit = tight ? this.floor : this.easy;
+  }
+
+  /** Too small for a message: little fits, whatever is done. */
+  get isSmall(): boolean {
+    return this.room === "little";
   }
 
   /** The same placement with its words set otherwise. */

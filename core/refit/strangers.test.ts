@@ -3,7 +3,7 @@ import { messages, strangeBrands, strangeSources } from "../../tests/support/str
 import type { Brand } from "../brand";
 import { begin, makeScene } from "../engine";
 import { isFact, sortMessage, wordsOf } from "../message";
-import { catalogue, isLarge, placementById } from "../placements";
+import { catalogue, placementById, roomOf } from "../placements";
 import { check, reportOf, type LayoutReport } from "../preflight";
 import { pieceOf, shippedTemplates, type Template } from "../templates";
 
@@ -29,7 +29,7 @@ describe("messages and brands that no template knows", () => {
     for (const [i, { typed }] of messages.entries()) {
       const [brand, template] = [brands[i % brands.length]!, TEMPLATES[i % TEMPLATES.length]!];
       for (const { placement, slots, shown, nodes } of await reports(typed, brand, template)) {
-        if (!isLarge(placementById(placement))) continue;
+        if (roomOf(placementById(placement)) !== "all") continue;
         const missing = slots.filter((slot) => !shown.includes(slot));
         large++;
         if (missing.length === 0) whole++;
@@ -58,7 +58,7 @@ describe("messages and brands that no template knows", () => {
           brand,
           TEMPLATES[0]!,
         ))
-          if (isLarge(placementById(placement))) {
+          if (roomOf(placementById(placement)) === "all") {
             const words = nodes.filter(
               ({ role, fontSize }) => fontSize !== undefined || role === "logo",
             );

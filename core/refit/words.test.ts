@@ -2,7 +2,7 @@ import { expect } from "chai";
 import { strangeBrands, strangeSources } from "../../tests/support/strangers";
 import { begin, makeScene } from "../engine";
 import { sortMessage, wordsOf } from "../message";
-import { catalogue, isLarge, placementById } from "../placements";
+import { catalogue, placementById, roomOf } from "../placements";
 import { pieceOf, shippedTemplates } from "../templates";
 import type { Layout } from "./layout";
 
@@ -47,7 +47,7 @@ describe("words that rule", () => {
         `${SENTENCE}\nRead the story\n@lower.weir`,
         "rings",
         brand,
-        FRAMES.filter((one) => isLarge(one) && one.use !== "cover"),
+        FRAMES.filter((one) => roomOf(one) === "all" && one.use !== "cover"),
       )) {
         const roles = layout.placed.map(({ node }) => node.role);
         expect(roles, `${brand} ${layout.placement.id}`).to.include.members(["headline", "cta"]);

@@ -9,6 +9,9 @@ const IF_ROOM = 0.2;
 
 /** What it costs in a frame that has room for a message: far more than any layout can be worth. By eye. */
 const SAID = 8;
+/** A low banner is read better with its facts alone than with everything in small print. By eye. */
+const SAID_LOW = 2;
+const LOGO_LOW = 3;
 const FACT = 14;
 const RULING = 40;
 const LOGO = 5;
@@ -21,9 +24,12 @@ const SMALL_LOGO = 1.25;
 export function worthOf(stage: Stage, node: ResolvedNode, keepIfRoom: boolean): number {
   const { role, slot = "", importance } = node;
   const ruling = node === stage.parts.headline || RULING_SLOTS.includes(role);
-  if (node.type === "logo") return stage.isLarge ? LOGO : SMALL_LOGO;
-  if (!stage.isLarge) return keepIfRoom ? IF_ROOM : BY_IMPORTANCE[importance]!;
-  if (node.type === "text") return ruling ? RULING : isFact(slot) || role === "cta" ? FACT : SAID;
+  if (node.type === "logo") return { all: LOGO, facts: LOGO_LOW, little: SMALL_LOGO }[stage.room];
+  if (stage.room === "little") return keepIfRoom ? IF_ROOM : BY_IMPORTANCE[importance]!;
+  if (node.type === "text")
+    return ruling ? RULING : isFact(slot) || role === "cta" ? FACT : said(stage);
   if (node.type === "picture") return PHOTO;
   return node.type === "code" ? LOGO : SHOWN;
 }
+
+const said = ({ room }: Stage): number => (room === "all" ? SAID : SAID_LOW);
