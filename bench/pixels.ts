@@ -113,7 +113,7 @@ const withSubject = (piece: Piece): Piece => ({
   message: Object.fromEntries(
     Object.entries(piece.message).map(([slot, filling]) => [
       slot,
-      isPicture(filling) ? { ...filling, focus: SUBJECT } : filling,
+      isPicture(filling) ? { ...filling, areas: [SUBJECT] } : filling,
     ]),
   ),
   arrangement: piece.arrangement.map((node) =>

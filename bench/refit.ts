@@ -4,7 +4,7 @@ import { area, box, contains, intersect, scaleBox, type Box } from "../core/geom
 import { languageOf } from "../core/language";
 import { isFact, sortMessage, wordsOf } from "../core/message";
 import { inOrder, offer } from "../core/offers";
-import { focusShown } from "../core/picture";
+import { shareShown } from "../core/picture";
 import type { Piece } from "../core/piece";
 import {
   catalogue,
@@ -242,7 +242,7 @@ function sharedEdges({ placed, placement }: Layout): number {
 /** Occlusion: how much of a subject the crop has lost. */
 function occlusion({ placed }: Layout): number {
   const lost = placed.flatMap(({ node, crop }) =>
-    node.type === "picture" && crop ? [1 - focusShown(crop, node.focus)] : [],
+    node.type === "picture" && crop ? [1 - shareShown(crop, node.subject.box)] : [],
   );
   return Math.max(0, ...lost);
 }

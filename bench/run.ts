@@ -5,6 +5,7 @@ import { benchPixels } from "./pixels";
 import { benchRefit } from "./refit";
 import { benchKeystroke } from "./keystroke";
 import { benchSetting } from "./setting";
+import { benchSubjects } from "./subjects";
 import { benchTemplates } from "./templates";
 
 const benches = {
@@ -14,6 +15,7 @@ const benches = {
   kit: benchKit,
   refit: benchRefit,
   pixels: benchPixels,
+  subjects: benchSubjects,
   templates: benchTemplates,
 };
 const wanted = process.argv.slice(2);

@@ -5,14 +5,24 @@ import { Hex } from "./colour/colour";
 export const FileId = z.string().regex(/^[0-9a-f]{64}$/, "a file is named by its SHA-256 in hex");
 export type FileId = z.infer<typeof FileId>;
 
-/** The focus of a picture, as shares (0..1) of its width and height; with width and height it is an area. */
-export const Focus = z.object({
-  x: z.number().min(0).max(1),
-  y: z.number().min(0).max(1),
-  width: z.number().min(0).max(1).optional(),
-  height: z.number().min(0).max(1).optional(),
+const share = z.number().min(0).max(1);
+
+/**
+ * A part of a picture that is kept whole and that nothing lies on, as shares (0..1) of its width and height from its top
+ * left corner: a face from brow to chin, or the thing that is shown.
+ */
+export const Area = z.object({
+  kind: z.enum(["face", "thing"]),
+  x: share,
+  y: share,
+  width: share,
+  height: share,
+  /** How much it is missed; 0 where a person said that it does not matter. */
+  weight: share.default(1),
+  /** Drawn or chosen by a person. */
+  said: z.boolean().optional(),
 });
-export type Focus = z.infer<typeof Focus>;
+export type Area = z.infer<typeof Area>;
 
 /**
  * A picture seen from far away: its mean relative luminance and how busy it is, cell by cell,
@@ -62,8 +72,10 @@ export const PictureFile = z.object({
   height: z.number().int().positive(),
   vector: z.boolean(),
   tones: Tones,
-  /** Where the eye goes first, found by the program; a message may say otherwise. */
-  focus: Focus.optional(),
+  /** Faces, or else where the eye goes first, found by the program; a message may say otherwise. */
+  areas: z.array(Area).max(40).optional(),
+  /** Faces were looked for, and what was found of them is among the areas. */
+  facesSought: z.boolean().optional(),
   /** Of a drawing, such as a logo; a photograph has none. */
   art: Art.optional(),
 });

@@ -2,8 +2,11 @@
  * What the layout and the checks both believe. A layout that keeps to these is never found wanting by them.
  */
 
-/** So much of a picture's subject is shown at least; less, and it counts as cut. A share of its area. By eye. */
-export const LEAST_SUBJECT_SHOWN = 0.92;
+/** A part of a picture's subject, such as a face, is whole when so much of it is shown. A share of its area; by eye. */
+export const LEAST_SUBJECT_SHOWN = 0.9;
 
-/** And so much of it may lie under words or plates: a hair at its edge is not seen. A share of its area. By eye. */
+/** And not there at all when no more is shown; in between it is cut. A share of its area; by eye. */
+export const MOST_SUBJECT_OUT = 0.06;
+
+/** So much of a part may lie under words or plates: a hair at its edge is not seen. A share of its area; by eye. */
 export const MOST_SUBJECT_COVERED = 0.01;

@@ -3,6 +3,7 @@ import { mkdir } from "node:fs/promises";
 import { join } from "node:path";
 import { makeApp, makeServices } from "./app";
 import { loadDemo } from "./demo";
+import { FacePool, NO_FACES } from "./faces/pool";
 import { Blobs } from "./files/blobs";
 import { WithShipped } from "./files/shipped";
 import { RenderPool } from "./render/pool";
@@ -25,10 +26,15 @@ async function start(): Promise<void> {
     { filename: join(import.meta.dirname, "worker.js") },
     { blobs, fonts },
   );
+  const faces =
+    process.env.ZEST_FACES === "no"
+      ? NO_FACES
+      : new FacePool({ filename: join(import.meta.dirname, "faces.cjs") });
   const stored = new Blobs(blobs);
   const services = makeServices({
     store,
     pool,
+    faces,
     folder,
     blobs: stored,
     files: new WithShipped(fonts, stored),
@@ -44,12 +50,14 @@ async function start(): Promise<void> {
   await services.deliveries.failInterrupted();
   await services.library.lookAgain();
   await services.batches.resume();
+  // Nobody waits for it; what it has not come to is looked at after the next start.
+  services.library.lookForFaces().catch((error: Error) => say(`Faces: ${error.message}`));
   say(`Zest Crate is ready at http://localhost:${port}  (stop it with Ctrl+C)`);
 
   const stop = async () => {
     await app.close();
     await services.batches.pause();
-    await pool.close();
+    await Promise.all([pool.close(), faces.close()]);
     await store.close();
     process.exit(0);
   };

@@ -1,4 +1,6 @@
-import { area, box, centre, contains, intersect, type Box, type Point } from "../geometry";
+import { area, box, centre, intersect, type Box, type Point } from "../geometry";
+import type { Subject } from "./subject";
+import { windowOn } from "./window";
 
 /** How a picture stands in its frame beyond what its focus asks for; the document's `Framing` says how each is counted. */
 export interface Placing {
@@ -11,25 +13,27 @@ export interface Placing {
 const PLAIN: Placing = { zoom: 1, panX: 0, panY: 0, turn: 0 };
 
 /**
- * The part of a picture that fills a frame of the given shape without stretching, in picture pixels.
- * The focus area is kept whole where it fits, and the frame then opens towards the picture's middle,
- * so that a subject near the edge does not drag the crop further than it has to.
+ * The part of a picture that fills a frame of the given shape without stretching, in picture pixels. The subject stands
+ * in its middle where it fits; where it does not, as many of its parts as can be are whole and none is cut through.
  * A turned picture is shown larger, so that its frame is filled to the corners.
  */
 export function cropTo(
   picture: { width: number; height: number },
   frame: { width: number; height: number },
-  focus: Box,
+  { box: all, parts }: Subject,
   { zoom, panX, panY, turn }: Placing = PLAIN,
 ): Box {
   const reach = turnedReach(frame, turn);
   const scale = Math.max(reach.width / picture.width, reach.height / picture.height) * zoom;
-  const wide = along(picture.width, reach.width / scale, focus.x, focus.width, panX);
-  const high = along(picture.height, reach.height / scale, focus.y, focus.height, panY);
+  const [wide, high] = [reach.width / scale, reach.height / scale];
+  const across = parts.map(({ box: b, weight }) => ({ start: b.x, length: b.width, weight }));
+  const down = parts.map(({ box: b, weight }) => ({ start: b.y, length: b.height, weight }));
+  const x = windowOn(picture.width, wide, { start: all.x, length: all.width }, across);
+  const y = windowOn(picture.height, high, { start: all.y, length: all.height }, down);
   const [width, height] = [frame.width / scale, frame.height / scale];
   return box(
-    wide + (reach.width / scale - width) / 2,
-    high + (reach.height / scale - height) / 2,
+    panned(x, picture.width - wide, panX) + (wide - width) / 2,
+    panned(y, picture.height - high, panY) + (high - height) / 2,
     width,
     height,
   );
@@ -39,12 +43,12 @@ export function cropTo(
 export function placingOf(
   picture: { width: number; height: number },
   frame: { width: number; height: number },
-  focus: Box,
+  subject: Subject,
   crop: Box,
 ): Placing {
   const cover = Math.max(frame.width / picture.width, frame.height / picture.height);
   const zoom = Math.max(1, frame.width / cover / crop.width);
-  const plain = cropTo(picture, frame, focus, { ...PLAIN, zoom });
+  const plain = cropTo(picture, frame, subject, { ...PLAIN, zoom });
   return {
     zoom,
     panX: panOf(plain.x, crop.x, picture.width - crop.width),
@@ -57,14 +61,14 @@ export function placingOf(
 export function movedIn(
   picture: { width: number; height: number },
   frame: { width: number; height: number },
-  focus: Box,
+  subject: Subject,
   crop: Box,
   by: Point,
 ): Placing {
   const within = (value: number, most: number) => Math.min(Math.max(0, value), Math.max(0, most));
   const x = within(crop.x - by.x, picture.width - crop.width);
   const y = within(crop.y - by.y, picture.height - crop.height);
-  return placingOf(picture, frame, focus, { ...crop, x, y });
+  return placingOf(picture, frame, subject, { ...crop, x, y });
 }
 
 function panOf(start: number, wanted: number, room: number): number {
@@ -85,16 +89,18 @@ const ZOOM_STEP = 0.1;
 export function cropBeside(
   picture: { width: number; height: number },
   frame: Box,
-  focus: Box,
+  subject: Subject,
   room: Box,
   framing: Placing = PLAIN,
 ): Box {
   if (framing.turn !== 0 || framing.panX !== 0 || framing.panY !== 0)
-    return cropTo(picture, frame, focus, framing);
+    return cropTo(picture, frame, subject, framing);
   const cover = Math.max(frame.width / picture.width, frame.height / picture.height);
-  const [target, middle] = [centre(room), centre(focus)];
-  let best: { crop: Box; shown: number } | undefined;
+  const [target, middle] = [centre(room), centre(subject.box)];
+  const plain = cropTo(picture, frame, subject, framing);
+  let best = { crop: plain, worth: worthIn(room, plain, subject, frame) };
   for (let zoom = framing.zoom; zoom <= framing.zoom * MOST_ZOOM + 1e-9; zoom += ZOOM_STEP) {
+    if (best.worth > ALL_BUT_WHOLE) break;
     const scale = cover * zoom;
     const [width, height] = [frame.width / scale, frame.height / scale];
     const within = (value: number, most: number) => Math.min(Math.max(0, value), most);
@@ -104,12 +110,19 @@ export function cropBeside(
       width,
       height,
     );
-    const seen = focusInFrame(crop, focus, frame);
-    const inRoom = area(intersect(seen, room)) / Math.max(1e-9, area(focus) * scale * scale);
-    if (inRoom > (best?.shown ?? -1) + 0.02) best = { crop, shown: inRoom };
-    if (inRoom > 0.999) break;
+    const worth = worthIn(room, crop, subject, frame);
+    if (worth > best.worth + 0.02) best = { crop, worth };
   }
-  return best!.crop;
+  return best.crop;
+}
+
+const ALL_BUT_WHOLE = 0.999;
+
+/** The share of the subject that a crop shows in a room of the frame, 0..1. */
+function worthIn(room: Box, crop: Box, { box: all }: Subject, frame: Box): number {
+  const scale = frame.width / crop.width;
+  const seen = seenInFrame(crop, all, frame);
+  return area(intersect(seen, room)) / Math.max(1e-9, area(all) * scale * scale);
 }
 
 /** The upright box around a frame that is turned. */
@@ -122,21 +135,9 @@ function turnedReach(frame: { width: number; height: number }, turn: number) {
   };
 }
 
-/** Where the window starts on one axis; `pan` moves it from there, −1 all the way to the start, 1 to the end. */
-function along(
-  whole: number,
-  window: number,
-  focusStart: number,
-  focusLength: number,
-  pan: number,
-): number {
-  const room = whole - window;
-  if (room <= 0) return 0;
-  const middle = focusStart + focusLength / 2;
-  // A subject that fits is centred; one that does not shows its middle.
-  const start = Math.min(Math.max(0, middle - window / 2), room);
-  return pan < 0 ? start * (1 + pan) : start + (room - start) * pan;
-}
+/** `pan` moves a window from where it stands, −1 all the way to the start, 1 to the end of its room. */
+const panned = (start: number, room: number, pan: number): number =>
+  pan < 0 ? start * (1 + pan) : start + (Math.max(0, room) - start) * pan;
 
 /** The largest box of the picture's shape inside a frame, in its middle: the whole picture is seen. */
 export function containedIn(picture: { width: number; height: number }, frame: Box): Box {
@@ -150,14 +151,10 @@ export function containedIn(picture: { width: number; height: number }, frame: B
   );
 }
 
-/** The share of the focus area that the crop shows, 0..1. */
-export const focusShown = (crop: Box, focus: Box): number =>
-  contains(crop, focus) || area(focus) === 0 ? 1 : area(intersect(crop, focus)) / area(focus);
-
-/** Where the focus area lies in the frame that shows the crop, in the frame's pixels. */
-export function focusInFrame(crop: Box, focus: Box, frame: Box): Box {
+/** What is seen of a part of the picture in the frame that shows the crop, in the frame's pixels. */
+export function seenInFrame(crop: Box, part: Box, frame: Box): Box {
   const scale = frame.width / crop.width;
-  const seen = intersect(crop, focus);
+  const seen = intersect(crop, part);
   return box(
     frame.x + (seen.x - crop.x) * scale,
     frame.y + (seen.y - crop.y) * scale,

@@ -5,15 +5,14 @@ export {
   containedIn,
   cropBeside,
   cropTo,
-  focusInFrame,
-  focusShown,
   movedIn,
   placingOf,
+  seenInFrame,
   type Placing,
 } from "./crop";
 export { develop, type Developing, type Shown } from "./develop";
-export { focusArea } from "./focus";
 export { draftLevel, pixelBox } from "./levels";
 export { rasterOf, sample, type Raster, type View } from "./raster";
-export { findFocus, type Thumbnail } from "./salience";
+export { findThing, type Thumbnail } from "./salience";
+export { shareShown, subjectOf, type Part, type Subject } from "./subject";
 export { readTones, toneOf, type GroundTone } from "./tones";

@@ -1,6 +1,6 @@
 import { expect } from "chai";
 import fc from "fast-check";
-import { findFocus, type Thumbnail } from "./index";
+import { findThing, type Thumbnail } from "./index";
 
 /** A disc of one colour on a ground of another, with some noise. */
 function disc(
@@ -22,9 +22,15 @@ function disc(
   return { data, width, height };
 }
 
-describe("the focus of a picture", () => {
+/** The middle of what is found. */
+function middleOf(picture: Thumbnail): { x: number; y: number } {
+  const { x, y, width, height } = findThing(picture)!;
+  return { x: x + width / 2, y: y + height / 2 };
+}
+
+describe("what stands out in a picture", () => {
   it("is found on a subject that differs from its ground, wherever it stands", () => {
-    const share = fc.double({ min: 0.2, max: 0.8, noNaN: true });
+    const share = fc.double({ min: 0.25, max: 0.75, noNaN: true });
     const grounds = fc.constantFrom([
       [30, 60, 70],
       [240, 230, 210],
@@ -37,7 +43,7 @@ describe("the focus of a picture", () => {
         grounds,
         (x, y, radius, pair) => {
           for (const [ground, ink] of [pair, [...pair].reverse()]) {
-            const found = findFocus(disc(x, y, radius, ground!, ink!));
+            const found = middleOf(disc(x, y, radius, ground!, ink!));
             expect(Math.hypot(found.x - x, found.y - y)).to.be.below(0.06);
           }
         },
@@ -48,13 +54,22 @@ describe("the focus of a picture", () => {
   it("is on what stands before a sky, not on the sky", () => {
     const scene = disc(0.7, 0.6, 6, [90, 80, 70], [200, 60, 40]);
     scene.data.fill(235, 0, 64 * 18 * 3);
-    const { x, y } = findFocus(scene);
+    const { x, y } = middleOf(scene);
     expect(x).to.be.closeTo(0.7, 0.06);
     expect(y).to.be.closeTo(0.6, 0.06);
   });
 
-  it("is the middle where nothing stands out", () => {
+  it("has a box that grows with it, and is neither a point nor all", () => {
+    const sides = [4, 8, 14].map(
+      (radius) => findThing(disc(0.5, 0.5, radius, [240, 230, 210], [30, 60, 70]))!.width,
+    );
+    expect(sides).to.deep.equal([...sides].sort((a, b) => a - b));
+    expect(sides[0]).to.be.at.least(0.18);
+    expect(sides[2]).to.be.within(0.2, 0.46);
+  });
+
+  it("is nothing where nothing stands out", () => {
     const plain = { data: new Uint8Array(40 * 30 * 3).fill(128), width: 40, height: 30 };
-    expect(findFocus(plain)).to.deep.equal({ x: 0.5, y: 0.5 });
+    expect(findThing(plain)).to.equal(undefined);
   });
 });

@@ -1,5 +1,5 @@
 import { converter } from "culori";
-import type { Focus } from "../files";
+import type { Area } from "../files";
 
 /** RGB, three bytes a pixel, row after row. */
 export interface Thumbnail {
@@ -18,27 +18,49 @@ const EDGE = 3;
 const BLUR_REACH = 2;
 
 /**
- * Where the eye goes first, as a point in shares of the sides: the middle of the largest salient region. Salience is
+ * Where the eye goes first: the core of the largest salient region. Salience is
  * the distance in CIELAB between the picture's mean colour and each pixel slightly blurred, as in “Frequency-tuned
  * Salient Region Detection” (IEEE Conference on Computer Vision and Pattern Recognition, 2009), here weighed by
  * nearness to the middle; and since what reaches an edge is mostly ground, such as a sky, the distance counts from the
  * nearest of the mean and the colours of the four edges (the boundary prior of “Geodesic Saliency Using Background
- * Priors”, European Conference on Computer Vision, 2012). A picture without a subject answers its middle.
+ * Priors”, European Conference on Computer Vision, 2012). Undefined for a picture in which nothing stands out.
  */
-export function findFocus(picture: Thumbnail): Focus {
+export function findThing(picture: Thumbnail): Area | undefined {
   const salience = salienceOf(picture);
   const mean = salience.reduce((sum, value) => sum + value, 0) / salience.length;
-  if (Math.max(...salience) < LEAST_SALIENCE) return { x: 0.5, y: 0.5 };
+  if (Math.max(...salience) < LEAST_SALIENCE) return undefined;
   const { width, height } = picture;
   const region = largestRegion(salience, width, height, SALIENT * mean);
-  let [x, y, weight] = [0, 0, 0];
+  if (region.length === 0) return undefined;
+  const across = new Float64Array(width);
+  const down = new Float64Array(height);
   for (const i of region) {
-    x += salience[i]! * ((i % width) + 0.5);
-    y += salience[i]! * (Math.floor(i / width) + 0.5);
-    weight += salience[i]!;
+    across[i % width]! += salience[i]!;
+    down[Math.floor(i / width)]! += salience[i]!;
   }
-  if (weight === 0) return { x: 0.5, y: 0.5 };
-  return { x: rounded(x / weight / width), y: rounded(y / weight / height) };
+  const [x, y] = [coreOf(across), coreOf(down)];
+  return { kind: "thing", x: x.start, y: y.start, width: x.length, height: y.length, weight: 1 };
+}
+
+/** Of a region's salience along one axis this much lies in its core; what is beyond is arms, shadow and doubt. By eye. */
+const CORE = 0.6;
+/** A core is no smaller and no larger than these shares of the side. By eye. */
+const LEAST_CORE = 0.18;
+const MOST_CORE = 0.46;
+
+/** The stretch about the mean that holds the core, in shares of the side. */
+function coreOf(values: Float64Array): { start: number; length: number } {
+  const total = values.reduce((a, b) => a + b, 0);
+  const quantile = (share: number): number => {
+    let sum = 0;
+    const at = values.findIndex((value) => (sum += value) >= share * total);
+    return (at + 0.5) / values.length;
+  };
+  const mean = values.reduce((sum, value, i) => sum + value * (i + 0.5), 0) / total / values.length;
+  const wide = quantile(0.5 + CORE / 2) - quantile(0.5 - CORE / 2);
+  const length = Math.min(MOST_CORE, Math.max(LEAST_CORE, wide));
+  const start = Math.min(Math.max(0, mean - length / 2), 1 - length);
+  return { start: rounded(start), length: rounded(length) };
 }
 
 /** Nothing stands out that is nearer than this to its ground, in CIELAB units: about two just noticeable differences. */

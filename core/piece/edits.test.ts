@@ -24,7 +24,10 @@ const edits: Edit[] = [
   {
     kind: "picture",
     slot: "picture",
-    to: { picture: other, focus: { x: 0.1, y: 0.2 } },
+    to: {
+      picture: other,
+      areas: [{ kind: "thing", x: 0.1, y: 0.2, width: 0.2, height: 0.3, weight: 1 }],
+    },
     was: picture,
   },
   {

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { Spread } from "../colour";
-import { FileId, Focus } from "../files";
+import { FileId } from "../files";
 import { problem } from "../problem";
 import {
   Filling,
@@ -10,6 +10,7 @@ import {
   Language,
   LIMITS,
   Node,
+  PictureFilling,
   Size,
   SlotName,
   Without,
@@ -68,10 +69,14 @@ export const Edit = z.discriminatedUnion("kind", [
     slot: SlotName,
     to: z.object({
       picture: FileId,
-      focus: Focus.optional(),
+      areas: PictureFilling.shape.areas,
       alt: z.string().max(1000).optional(),
     }),
-    was: z.object({ picture: FileId, focus: Focus.optional(), alt: z.string().optional() }),
+    was: z.object({
+      picture: FileId,
+      areas: PictureFilling.shape.areas,
+      alt: z.string().optional(),
+    }),
   }),
   /** A slot that comes or goes, with its words or picture. */
   z.object({
@@ -155,7 +160,7 @@ function applyToMessage(piece: Piece, edit: MessageEdit): Piece {
       return withFilling(piece, edit.slot, isText, { text: edit.to });
     case "picture":
       return withFilling(piece, edit.slot, isPicture, {
-        focus: undefined,
+        areas: undefined,
         alt: undefined,
         ...edit.to,
       });

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { Spread } from "../colour";
-import { FileId, Focus } from "../files";
+import { Area, FileId } from "../files";
 import { Placement } from "../placements/placement";
 import { Style } from "./style";
 
@@ -28,7 +28,7 @@ export const TextFilling = z.object({
 });
 export const PictureFilling = z.object({
   picture: FileId,
-  focus: Focus.optional(),
+  areas: z.array(Area).max(40).optional(),
   alt: z.string().max(1000).optional(),
   varies: z.boolean().optional(),
 });

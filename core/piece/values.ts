@@ -17,8 +17,8 @@ export function textOf(piece: Piece, slot: string): string {
 export function pictureOf(piece: Piece, slot: string) {
   const filling = piece.message[slot];
   if (!isPicture(filling)) throw noSlot(slot);
-  const { picture, focus, alt } = filling;
-  return { picture, focus, alt };
+  const { picture, areas, alt } = filling;
+  return { picture, areas, alt };
 }
 
 export const looksOf = ({ arrangement, sizes }: Piece) => ({ arrangement, sizes });

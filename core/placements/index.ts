@@ -10,6 +10,7 @@ export {
 } from "./catalogue";
 export { freeId, OWN_CHANNEL, ownPlacement, OwnSize, usualViewWidth } from "./own";
 export {
+  clearArea,
   cssPerPixel,
   frameOf,
   roomOf,

@@ -26,6 +26,12 @@ export function safeArea(placement: Placement): Box {
   return keptOf(placement, "all", clear);
 }
 
+/** The largest rectangle that is seen wherever the placement is shown: not covered, and inside every crop. */
+export const clearArea = (placement: Placement): Box =>
+  placement.crops
+    .map(insideCrop)
+    .reduce(intersect, largestFree(frameOf(placement), placement.covered));
+
 /** The part of the safe area in which `role` survives every crop that promises to keep it. */
 export const keptArea = (placement: Placement, role: string): Box =>
   keptOf(placement, role, safeArea(placement));

@@ -10,6 +10,7 @@ const codes = [
   "across-an-edge",
   "subject-cut",
   "subject-covered",
+  "face-under-channel",
   "out-of-order",
   "nearly-aligned",
   "logo-small",

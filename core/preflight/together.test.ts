@@ -22,7 +22,7 @@ describe("preflight of what stands together", () => {
     const layout = await layoutOf("photo-feed-tall");
     const { crop, node } = at(layout, "photo");
     if (node.type !== "picture") throw new Error("not a picture");
-    const beside = { ...crop!, x: node.focus.x + node.focus.width / 2 };
+    const beside = { ...crop!, x: node.subject.box.x + node.subject.box.width / 2 };
     const cut = change(layout, "photo", (item) => ({ ...item, crop: beside }));
     const finding = check(cut).find(({ code }) => code === "subject-cut")!;
     expect(finding.measured).to.be.closeTo(50, 5);

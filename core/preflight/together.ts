@@ -1,5 +1,4 @@
 import { area, contains, inset, intersect, overlaps, type Box } from "../geometry";
-import { focusInFrame } from "../picture";
 import { cssPerPixel } from "../placements";
 import { leastWidthOf } from "../brand";
 import { LEAST_SUBJECT_SHOWN, MOST_SUBJECT_COVERED } from "../rules";
@@ -8,7 +7,10 @@ import {
   largest,
   logoInk,
   orderOf,
-  subjectShown,
+  isCut,
+  isWhole,
+  seenParts,
+  type SeenPart,
   type Layout,
   type Placed,
 } from "../refit";
@@ -92,39 +94,63 @@ const covered = (placed: Placed[], ground: Placed, index: number, ink: Box): boo
     .slice(placed.indexOf(ground) + 1, index)
     .some((item) => (isArea(item) || item.node.role === "badge") && contains(item.box, ink));
 
-/** A picture's subject is in the crop, and nothing lies on it. */
-function checkSubjects({ placed }: Layout): Finding[] {
+/** The parts of a picture's subject are whole or out, one at least is whole, and nothing lies on any. */
+function checkSubjects({ placed, placement }: Layout): Finding[] {
   return placed.flatMap((item, index) => {
-    const { node, crop } = item;
-    if (node.type !== "picture" || !crop || node.framing.fit === "contain") return [];
-    const shown = subjectShown(item);
-    if (shown < LEAST_SUBJECT_SHOWN) {
-      return [
-        {
-          ...must("subject-cut", item),
-          measured: 100 * shown,
-          needed: 100 * LEAST_SUBJECT_SHOWN,
-          unit: "percent" as const,
-        },
-      ];
-    }
-    const subject = focusInFrame(crop, node.focus, item.box);
+    const seen = seenParts(item);
+    if (seen.length === 0) return [];
+    const shown = seen.filter((part) => isCut(part) || isWhole(part));
+    const lost = shown.length === 0 ? [0] : [];
+    const cut = [...seen.filter(isCut).map((part) => part.shown), ...lost];
     const on = placed.slice(index + 1).filter((other) => isSolid(other) || isArea(other));
-    return on.flatMap((other) => {
-      const share = area(intersect(inkOf(other), subject)) / Math.max(1, area(subject));
-      if (share <= MOST_SUBJECT_COVERED) return [];
-      return [
-        {
-          ...must("subject-covered", other),
-          about: node.id,
-          measured: 100 * share,
-          needed: 0,
-          unit: "percent" as const,
-        },
-      ];
-    });
+    return [
+      ...cut.map((share) => cutFinding(item, share)),
+      ...on.flatMap((other) => covering(item, other, shown)),
+      ...underChannel(item, placement, shown),
+    ];
   });
 }
+
+const cutFinding = (item: Placed, shown: number): Finding => ({
+  ...must("subject-cut", item),
+  measured: 100 * shown,
+  needed: 100 * LEAST_SUBJECT_SHOWN,
+  unit: "percent",
+});
+
+const mostOf = (seen: readonly SeenPart[], other: Box): number =>
+  Math.max(0, ...seen.map(({ box }) => area(intersect(other, box)) / Math.max(1, area(box))));
+
+function covering({ node }: Placed, other: Placed, seen: readonly SeenPart[]): Finding[] {
+  const share = mostOf(seen, inkOf(other));
+  if (share <= MOST_SUBJECT_COVERED) return [];
+  const measured = 100 * share;
+  return [
+    {
+      ...must("subject-covered", other),
+      about: node.id,
+      measured,
+      needed: 0,
+      unit: "percent" as const,
+    },
+  ];
+}
+
+/** A face lies under nothing that the channel draws either. */
+function underChannel(
+  item: Placed,
+  { covered }: Layout["placement"],
+  seen: readonly SeenPart[],
+): Finding[] {
+  const faces = seen.filter(({ part }) => part.kind === "face");
+  const share = Math.max(0, ...covered.map((area) => mostOf(faces, area)));
+  if (share <= MOST_UNDER_CHANNEL) return [];
+  const finding = { code: "face-under-channel", level: "look-again", ...named(item) } as const;
+  return [{ ...finding, measured: 100 * share, needed: 0, unit: "percent" }];
+}
+
+/** So much of a head may stand under the channel's buttons: some hair. By eye. */
+const MOST_UNDER_CHANNEL = 0.15;
 
 /** The headline is the largest, and support is at least as large as what is read after it. */
 function checkOrder({ placed }: Layout): Finding[] {

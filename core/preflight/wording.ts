@@ -42,11 +42,15 @@ const wordings: Record<Finding["code"], (finding: Finding, who: string) => Wordi
   }),
   "subject-cut": ({ measured }) => ({
     title: "The subject is cut",
-    text: `${number(measured)} % of the picture's focus area is seen here. A smaller focus area, or a picture of another shape, helps.`,
+    text: `${number(measured)} % of a face or of what the picture shows is seen here. Move the picture in its frame, say in the message what matters in it, or take a picture of another shape.`,
   }),
   "subject-covered": ({ measured }, who) => ({
     title: `${who} lies on the subject`,
-    text: `It covers ${number(measured)} % of the picture's focus area.`,
+    text: `It covers ${number(measured)} % of a face or of what the picture shows. Move it, or move the picture in its frame.`,
+  }),
+  "face-under-channel": ({ measured }) => ({
+    title: "The channel covers a face",
+    text: `Its buttons or bars lie on ${number(measured)} % of a head here. Move the picture in its frame.`,
   }),
   "out-of-order": ({ measured, needed }, who) => ({
     title: `${who} has the wrong weight`,

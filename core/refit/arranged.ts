@@ -88,7 +88,7 @@ export function placeIn(
       return {
         node,
         box: target,
-        crop: cropIn(node, target),
+        crop: cropIn(node, target, stage.clear),
         turn: node.turn,
       };
     case "shape":

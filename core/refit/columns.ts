@@ -85,9 +85,12 @@ function onTheFloor(stage: Stage, { photos }: Parts, media: Box): Box | undefine
   const [photo, ...others] = photos;
   const narrow = media.width < LEAST_STANDING_WIDTH * stage.frame.width;
   if (!photo || others.length > 0 || narrow) return undefined;
-  const { file, focus } = photo;
-  if (focus.width < WIDE_SUBJECT * file.width) return undefined;
-  const height = (media.width * file.height) / focus.width;
+  const {
+    file,
+    subject: { box: subject },
+  } = photo;
+  if (subject.width < WIDE_SUBJECT * file.width) return undefined;
+  const height = (media.width * file.height) / subject.width;
   if (height >= media.height || height < LEAST_STANDING * stage.frame.height) return undefined;
   return between(media.x, bottom(media) - height, right(media), bottom(media));
 }

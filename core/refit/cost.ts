@@ -1,9 +1,8 @@
 import { area, box, intersect, type Box } from "../geometry";
-import { LEAST_SUBJECT_SHOWN, MOST_SUBJECT_COVERED } from "../rules";
 import type { Draft } from "./draft";
 import type { CostTerms, Placed } from "./layout";
 import { BADGE_SHARE } from "./badge";
-import { photoFocus, subjectShown } from "./media";
+import { isCut, isWhole, mostCovered, seenBoxes, seenParts } from "./subjects";
 import { allNodes, isList, nodesOf, type Parts } from "./parts";
 import type { ResolvedNode } from "../resolve";
 import { isProse } from "../text";
@@ -142,27 +141,34 @@ function offItsGround({ parts, over, plate }: Draft): number {
   return parts.overPhoto || parts.plate !== undefined ? OFF_PICTURE : 0;
 }
 
-/** A subject that is cut or covered costs more than leaving out the picture and all else. */
+/** A subject that is cut, lost or covered costs more than leaving out the picture and all else. */
 const CUT = 8;
 const COVERED = 8;
+/** Of a group, what each person costs that is out of the picture, as a share of them all. */
+const SOME_OUT = 2.5;
 
-/** A subject that is cut or that words lie on. */
-function focusCost({ over }: Draft, placed: Placed[]): number {
+/** A subject of which a part is cut, none is whole, or that words lie on. */
+function focusCost(draft: Draft, placed: Placed[]): number {
   const photos = placed.filter((item) => item.node.type === "picture");
-  const costs = photos.map((photo) => {
-    if (photo.node.type !== "picture") return 0;
-    const shown = subjectShown(photo);
-    const focus = over ? photoFocus(photo) : undefined;
-    const covers = (item: Placed) =>
-      item !== photo && item.node.role !== "backdrop" && item.node.role !== "ornament";
-    const covered = focus
-      ? placed.filter(covers).map((item) => area(intersect(item.box, focus)))
-      : [];
-    const share = focus ? Math.min(1, sum(covered) / Math.max(1, area(focus))) : 0;
-    const cut = 2.5 * (1 - shown) + (shown < LEAST_SUBJECT_SHOWN ? CUT : 0);
-    return cut + (share > MOST_SUBJECT_COVERED ? COVERED + 4 * share : 0);
-  });
-  return Math.max(0, ...costs);
+  return Math.max(0, ...photos.map((photo) => seenCost(photo) + coveredCost(draft, photo, placed)));
+}
+
+function seenCost(photo: Placed): number {
+  const seen = seenParts(photo);
+  if (seen.length === 0) return 0;
+  const all = sum(seen.map(({ part }) => part.weight));
+  const missed = sum(seen.map(({ part, shown }) => part.weight * (1 - shown))) / all;
+  const broken = seen.some(isCut) || !seen.some(isWhole);
+  return SOME_OUT * missed + (broken ? CUT : 0);
+}
+
+function coveredCost({ over }: Draft, photo: Placed, placed: Placed[]): number {
+  if (!over) return 0;
+  const covers = (item: Placed) =>
+    item !== photo && item.node.role !== "backdrop" && item.node.role !== "ornament";
+  const covering = placed.filter(covers).map((item) => item.box);
+  const share = mostCovered(seenBoxes(photo), covering);
+  return share > 0 ? COVERED + 4 * share : 0;
 }
 
 const sum = (values: number[]): number => values.reduce((a, b) => a + b, 0);

@@ -15,8 +15,9 @@ import { placeBadge } from "./badge";
 import type { Draft } from "./draft";
 import { inPicture } from "./ground";
 import type { Placed } from "./layout";
-import { photoFocus, placeMedia } from "./media";
+import { placeMedia } from "./media";
 import type { Stage } from "./stage";
+import { seenBoxes } from "./subjects";
 import { clearSpace, logoIn } from "./logo";
 
 /** The ground under a logo on a picture: no busier than this (spread of grey values, 0..1). Our own measure. */
@@ -36,7 +37,7 @@ export function finish(stage: Stage, draft: Draft): Placed[] | undefined {
     words.push(...logo);
   }
   const { badge, ornament } = draft.parts;
-  const subjects = media.flatMap((item) => photoFocus(item) ?? []);
+  const subjects = media.flatMap(seenBoxes);
   const band = ornament && media.find((item) => item.node === ornament)?.box;
   const placedBadge = badge ? (placeBadge(stage, badge, words, subjects, band) ?? []) : [];
   return [
@@ -95,8 +96,7 @@ function trySpot(
     const x = corner === "left" ? room.x : right(room) - block.width;
     const spot = box(x, room.y, block.width, block.height);
     if (!contains(room, spot) || bottom(spot) > bottom(room) - 0.5 * stage.unit) return undefined;
-    const subject = photoFocus(item);
-    if (subject && overlaps(subject, spot)) return undefined;
+    if (seenBoxes(item).some((part) => overlaps(part, spot))) return undefined;
     if (isCalm(item, spot, guess === 1)) return block.place(spot.x, spot.y);
   }
   return undefined;

@@ -1,11 +1,12 @@
 import { area, between, bottom, box, intersect, right, type Box } from "../geometry";
-import { cropBeside, cropTo, focusInFrame, focusShown } from "../picture";
+import { cropBeside, cropTo } from "../picture";
 import type { PictureNode } from "../resolve";
-import { innerBox, isPattern, outlineOf, shareInside, type ShapeSpec } from "../shape";
+import { innerBox, isPattern } from "../shape";
 import { isEmblem, ornamentIn } from "./ornament";
 import type { Draft } from "./draft";
 import type { Placed } from "./layout";
 import type { Stage } from "./stage";
+import { cuts } from "./subjects";
 
 /** The pictures of a draft in their area, or the ornament that fills it. Empty when the area is no use to a picture. */
 export function placeMedia(stage: Stage, draft: Draft): Placed[] {
@@ -18,52 +19,48 @@ export function placeMedia(stage: Stage, draft: Draft): Placed[] {
     const at = ornamentIn(stage, ornament, draft.media);
     return [{ node: ornament, box: at, turn: ornament.turn, ...also }];
   }
-  if (draft.over) return over(draft, photos, draft.media);
+  if (draft.over) return over(stage, draft, photos, draft.media);
   const media = framed ? intersect(draft.media, stage.kept) : draft.media;
   const gap = gapBetween(photos) * stage.leadScale;
-  return tiles(media, photos.length, gap).map((part, i) => cropped(photos[i]!, part));
+  return tiles(media, photos.length, gap).map((part, i) => cropped(stage, photos[i]!, part));
 }
 
 /** One picture fills the area, its subject clear of the words; others would lie under them and stay out. */
-function over({ words, plate }: Draft, [photo]: PictureNode[], media: Box): Placed[] {
+function over(
+  { clear }: Stage,
+  { words, plate }: Draft,
+  [photo]: PictureNode[],
+  media: Box,
+): Placed[] {
   const taken = plate ?? around(words.map((item) => item.box));
-  const room = taken ? freeBeside(media, taken) : media;
-  const { file, focus, framing } = photo!;
+  const seen = intersect(media, clear);
+  const room = taken ? freeBeside(area(seen) > 0 ? seen : media, taken) : media;
+  const { file, subject, framing } = photo!;
   return [
-    { node: photo!, box: media, crop: cropBeside(file, media, focus, room, framing), turn: 0 },
+    { node: photo!, box: media, crop: cropBeside(file, media, subject, room, framing), turn: 0 },
   ];
 }
 
-const cropped = (node: PictureNode, part: Box): Placed => ({
+const cropped = ({ clear }: Stage, node: PictureNode, part: Box): Placed => ({
   node,
   box: part,
-  crop: cropIn(node, part),
+  crop: cropIn(node, part, clear),
   turn: 0,
 });
 
-/** What a picture shows in its frame, its subject clear of what the frame's shape cuts off. In picture pixels. */
-export function cropIn({ file, focus, framing, frame }: PictureNode, part: Box): Box {
-  return frame && cuts(frame) && Math.min(part.width, part.height) > 0
-    ? cropBeside(file, part, focus, innerBox(frame, part), framing)
-    : cropTo(file, part, focus, framing);
-}
-
-const cuts = ({ kind }: ShapeSpec): boolean => kind !== "rectangle" && kind !== "path";
-
-/** The share of a placed picture's subject that is seen in its crop and its frame's shape; 0..1. */
-export function subjectShown({ node, crop, box: at }: Placed): number {
-  if (node.type !== "picture" || !crop) return 1;
-  const { focus, frame } = node;
-  const inCrop = focusShown(crop, focus);
-  if (!frame || !cuts(frame)) return inCrop;
-  const outline = outlineOf(frame, at, Math.sqrt(area(at)));
-  return inCrop * shareInside(outline, focusInFrame(crop, focus, at));
-}
-
-/** Where the subject of a placed picture is seen, in the frame. */
-export function photoFocus(item: Placed): Box | undefined {
-  if (item.node.type !== "picture" || !item.crop) return undefined;
-  return focusInFrame(item.crop, item.node.focus, item.box);
+/**
+ * What a picture shows in its frame: its subject clear of what the frame's shape cuts off, and faces clear of what the
+ * channel covers or crops.
+ */
+export function cropIn({ file, subject, framing, frame }: PictureNode, part: Box, clear: Box): Box {
+  if (Math.min(part.width, part.height) <= 0) return cropTo(file, part, subject, framing);
+  const inShape = frame && cuts(frame) ? innerBox(frame, part) : part;
+  const room = subject.parts.some(({ kind }) => kind === "face")
+    ? intersect(inShape, clear)
+    : inShape;
+  return area(room) > 0 && area(room) < area(part)
+    ? cropBeside(file, part, subject, room, framing)
+    : cropTo(file, part, subject, framing);
 }
 
 export function around(boxes: readonly Box[]): Box | undefined {

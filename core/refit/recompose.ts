@@ -99,7 +99,7 @@ function styleOf({ node, text, crop, box }: Placed, resolved: Layout["resolved"]
     return before?.type === "shape" && before.shape.kind !== kind ? { shape: kind } : {};
   }
   if (node.type === "picture" && crop && node.framing.turn === 0) {
-    return { framing: { ...node.framing, ...placingOf(node.file, box, node.focus, crop) } };
+    return { framing: { ...node.framing, ...placingOf(node.file, box, node.subject, crop) } };
   }
   return {};
 }

@@ -1,6 +1,7 @@
 import { area, bottom, inset, intersect, right, type Box } from "../geometry";
 import { RULING_SLOTS } from "../message";
 import {
+  clearArea,
   cssPerPixel,
   frameOf,
   keptArea,
@@ -44,6 +45,8 @@ const AS_USUAL: Manner = { tight: false, listColumns: 1, plain: false };
 export class Stage {
   readonly frame: Box;
   readonly safe: Box;
+  /** What is seen everywhere: neither covered by the channel nor outside of a crop that is one of its looks. */
+  readonly clear: Box;
   /** Where headline and logo survive every crop. Text stands here too, so that edges stay shared. */
   readonly kept: Box;
   /** Where a badge may stand. */
@@ -88,6 +91,7 @@ export class Stage {
     this.plain = plain || tight;
     this.frame = frameOf(placement);
     this.safe = safeArea(placement);
+    this.clear = clearArea(placement);
     const kept = intersect(keptArea(placement, "headline"), keptArea(placement, "logo"));
     this.kept = area(kept) > 0 ? kept : this.safe;
     this.badgeArea = intersect(keptArea(placement, "badge"), keptArea(placement, "price"));

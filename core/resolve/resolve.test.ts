@@ -1,3 +1,4 @@
+import type { Area } from "../files";
 import { expect } from "chai";
 import { demoBrand, demoPiece, demoSources } from "../../tests/support/demo";
 import type { Node, Piece } from "../piece";
@@ -79,19 +80,24 @@ describe("resolve", () => {
     expect((await one({ slot: "support", style: { colour: "accent" } })).raw).to.deep.equal([]);
   });
 
-  it("keeps a picture's focus inside it, a point standing for the area around it", async () => {
-    const at = async (x: number, y: number) => {
-      const picture = piece.message.picture as { picture: string };
-      const message = { picture: { picture: picture.picture, focus: { x, y } } };
-      const resolved = (await one({ kind: "picture", role: "photo", slot: "picture" }, { message }))
-        .node;
-      if (resolved?.type !== "picture") throw new Error("no picture");
-      return { focus: resolved.focus, file: resolved.file };
+  it("knows a picture's subject by what a person said, and its middle where nothing is known", async () => {
+    const { picture } = piece.message.picture as { picture: string };
+    const subjectOf = async (areas: Area[]) => {
+      const message = { picture: { picture, areas } };
+      const { node } = await one({ kind: "picture", role: "photo", slot: "picture" }, { message });
+      if (node?.type !== "picture") throw new Error("no picture");
+      return { ...node.subject, file: node.file };
     };
-    const { focus, file } = await at(1, 0);
-    expect(focus.x + focus.width).to.be.at.most(file.width + 1e-9);
-    expect(focus.y).to.equal(0);
-    const middle = (await at(0.5, 0.5)).focus;
-    expect(middle.x + middle.width / 2).to.be.closeTo(file.width / 2, 1e-6);
+    const face: Area = { kind: "face", x: 0.4, y: 0.2, width: 0.1, height: 0.2, weight: 1 };
+    const { box, parts, file } = await subjectOf([face]);
+    expect(parts).to.have.lengthOf(1);
+    // A head is larger than its face: hair above, chin below.
+    expect(box.y).to.be.below(0.2 * file.height);
+    expect(box.y + box.height).to.be.above(0.4 * file.height);
+    const passer = { ...face, x: 0.8, width: 0.02, height: 0.04 };
+    expect((await subjectOf([face, passer])).parts).to.have.lengthOf(1);
+    const off = await subjectOf([{ ...face, weight: 0 }]);
+    expect(off.parts).to.deep.equal([]);
+    expect(off.box.x + off.box.width / 2).to.be.closeTo(file.width / 2, 1e-6);
   });
 });

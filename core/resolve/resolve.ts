@@ -4,7 +4,7 @@ import { completed } from "../completion";
 import { priceParts } from "../message";
 import { defaultSpread, paletteOf, type Brand, type Palette, type Typeface } from "../brand";
 import type { PictureLookup } from "../files";
-import { focusArea } from "../picture";
+import { subjectOf } from "../picture";
 import { Framing, isPicture, isText, type Node, type Piece } from "../piece";
 import { codeFor, iconPath, type IconLookup } from "../shape";
 import { shelfTypeface } from "../shelf";
@@ -256,7 +256,7 @@ class OneNode {
       ...this.common,
       type: "picture",
       file,
-      focus: focusArea(file, filling.focus ?? file.focus),
+      subject: subjectOf(file, filling.areas ?? file.areas),
       framing: framing ?? AS_IT_IS,
       ...(frame ? { frame: this.looks.shapeSpec(frame) } : {}),
       adjust: this.looks.adjust(),

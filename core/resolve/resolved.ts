@@ -2,7 +2,7 @@ import type { Brand, Logo, Palette } from "../brand";
 import type { Hex, Stop } from "../colour";
 import type { PictureFile } from "../files";
 import type { Box } from "../geometry";
-import type { Adjust } from "../picture";
+import type { Adjust, Subject } from "../picture";
 import type { Framing, Piece, PricePart, Role, Stroke } from "../piece";
 import type { Code, ShapeSpec } from "../shape";
 import type { Paragraph } from "../type";
@@ -66,8 +66,8 @@ export interface TextNode extends Common {
 export interface PictureNode extends Common {
   type: "picture";
   file: PictureFile;
-  /** What must stay visible, in picture pixels. */
-  focus: Box;
+  /** What must stay visible. */
+  subject: Subject;
   framing: Framing;
   frame?: ShapeSpec;
   adjust: Adjust;

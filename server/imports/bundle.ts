@@ -2,7 +2,14 @@ import { basename } from "node:path";
 import { unzipSync } from "fflate";
 import { Brand, brandFiles, brandFonts } from "../../core/brand";
 import type { FileId } from "../../core/files";
-import { Crate, knownPlacement, messagePictures, Piece, withFrame } from "../../core/piece";
+import {
+  Crate,
+  fromOlder,
+  knownPlacement,
+  messagePictures,
+  Piece,
+  withFrame,
+} from "../../core/piece";
 import type { PlacementLookup } from "../../core/placements";
 import { problem } from "../../core/problem";
 import { readDocument } from "../../core/reading";
@@ -89,7 +96,7 @@ function parse(path: string, bytes: Uint8Array): { format?: unknown } {
 
 /** A piece at the door: its fields, and that its placements are known. */
 export function readPiece(data: unknown, name: string, lookup: PlacementLookup): Piece {
-  const piece = readDocument(Piece, data, name);
+  const piece = readDocument(Piece, fromOlder(data), name);
   const used = [piece.lead, ...piece.sizes.map((size) => size.placement)];
   for (const id of used) knownPlacement(piece, id, lookup);
   return withFrame(piece, lookup);

@@ -1,6 +1,6 @@
 import sharp from "sharp";
-import type { Art, Focus, PictureFile } from "../../core/files";
-import { findFocus, rasterOf, readArt, readTones } from "../../core/picture";
+import type { Area, Art, PictureFile } from "../../core/files";
+import { findThing, rasterOf, readArt, readTones } from "../../core/picture";
 import { problem } from "../../core/problem";
 import { fileId } from "../files/hash";
 
@@ -50,7 +50,7 @@ export async function inspectPicture(bytes: Buffer, name: string): Promise<Pictu
     throw problem("picture-too-large", { name, width, height, most: MOST_SIDE });
   }
   const tones = await tonesOf(bytes, name);
-  const focus = vector ? undefined : await focusOf(bytes);
+  const thing = vector ? undefined : await thingIn(bytes);
   const art = await artOf(bytes);
   return {
     id: fileId(bytes),
@@ -60,7 +60,7 @@ export async function inspectPicture(bytes: Buffer, name: string): Promise<Pictu
     height,
     vector,
     tones,
-    ...(focus ? { focus } : {}),
+    ...(thing ? { areas: [thing] } : {}),
     ...(art ? { art } : {}),
   };
 }
@@ -82,7 +82,7 @@ async function artOf(bytes: Buffer): Promise<Art | undefined> {
 /** Small enough that texture is gone, and large enough that a face is still a few pixels. */
 const THUMBNAIL = 64;
 
-async function focusOf(bytes: Buffer): Promise<Focus> {
+async function thingIn(bytes: Buffer): Promise<Area | undefined> {
   const { data, info } = await sharp(bytes, { failOn: "none" })
     .rotate()
     .flatten({ background: "#ffffff" })
@@ -90,11 +90,11 @@ async function focusOf(bytes: Buffer): Promise<Focus> {
     .resize(THUMBNAIL, THUMBNAIL, { fit: "inside" })
     .raw()
     .toBuffer({ resolveWithObject: true });
-  return findFocus({ data: rgbOf(data, info.channels), width: info.width, height: info.height });
+  return findThing({ data: rgbOf(data, info.channels), width: info.width, height: info.height });
 }
 
 /** Grey pictures come with one channel. */
-const rgbOf = (data: Buffer, channels: number): Uint8Array =>
+export const rgbOf = (data: Buffer, channels: number): Uint8Array =>
   Uint8Array.from({ length: (data.length / channels) * 3 }, (_, i) => {
     const pixel = Math.floor(i / 3) * channels;
     return data[pixel + (channels >= 3 ? i % 3 : 0)]!;

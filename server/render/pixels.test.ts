@@ -62,7 +62,7 @@ describe("preflight, judged from pixels", () => {
     const slot = piece.arrangement.find(({ role }) => role === "photo")!.slot!;
     const framed = (frame: ShapeKind, framing: object = {}): Piece => ({
       ...piece,
-      message: { ...piece.message, [slot]: { picture, focus: SUBJECT } },
+      message: { ...piece.message, [slot]: { picture, areas: [SUBJECT] } },
       arrangement: piece.arrangement.map((node) =>
         node.role === "photo" ? { ...node, style: Style.parse({ frame, framing }) } : node,
       ),

@@ -45,15 +45,15 @@ describe("pictures", () => {
     expect([...data.slice(19 * 4, 20 * 4)]).to.deep.equal([0, 0, 255, 255]);
   });
 
-  it("have their focus where a person had set it, in photographs of the demo", async () => {
+  it("have their subject where a person had set it, in photographs of the demo", async () => {
     const files = new FolderFiles([demoFolder]);
     for (const id of ["opening-announcement", "late-opening"]) {
       const { message } = demoPieces().find(({ piece }) => piece.id === id)!.piece;
-      const { picture, focus: area } = message.picture as PictureFilling;
-      const { focus } = await inspectPicture(await files.read(picture), id);
-      const [x, y] = [area!.x - area!.width! / 2, area!.y - area!.height! / 2];
-      expect(focus!.x, id).to.be.within(x, x + area!.width!);
-      expect(focus!.y, id).to.be.within(y, y + area!.height!);
+      const { picture, areas } = message.picture as PictureFilling;
+      const found = (await inspectPicture(await files.read(picture), id)).areas![0]!;
+      const { x, y, width, height } = areas![0]!;
+      expect(found.x + found.width / 2, id).to.be.within(x, x + width);
+      expect(found.y + found.height / 2, id).to.be.within(y, y + height);
     }
   });
 

@@ -143,17 +143,17 @@ describe("brand kits", () => {
 });
 
 describe("stored pictures", () => {
-  it("from before a focus was looked for get theirs at the next start", async () => {
+  it("from before areas were looked for get theirs at the next start", async () => {
     const server = await testServer();
     const { library } = server.services;
     const [before] = (await library.pictures()).filter(({ vector }) => !vector);
-    const { focus, ...older } = before!;
+    const { areas, ...older } = before!;
     await server.store.write((tx) =>
       tx.update(files).set({ picture: older }).where(eq(files.id, before!.id)),
     );
     await library.lookAgain();
-    expect((await library.picture(before!.id)).focus).to.deep.equal(focus);
-    expect(focus).to.have.keys("x", "y");
+    expect((await library.picture(before!.id)).areas).to.deep.equal(areas);
+    expect(areas![0]).to.include({ kind: "thing", weight: 1 });
     await server.close();
   });
 });

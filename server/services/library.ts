@@ -10,8 +10,8 @@ import { inspectPicture } from "../render/inspect";
 import { brands, files, pieces, settings } from "../store/tables";
 import type { Surroundings } from "./services";
 
-/** What is written down when every stored picture has been looked at for its focus and its ink. */
-const LOOKED = "pictures:art";
+/** What is written down when every stored picture has been looked at for things and its ink. */
+const LOOKED = "pictures:areas";
 
 /** Brands, and the files that brands and pieces use. */
 export class Library {
@@ -57,13 +57,21 @@ export class Library {
 
   /** Checks and stores a picture; one that is there already is answered as it is. */
   async addPicture(bytes: Buffer, name: string, brand?: string): Promise<PictureFile> {
-    const picture = await inspectPicture(bytes, name);
+    const picture = await this.withFaces(await inspectPicture(bytes, name), bytes);
     await this.addFile(bytes, name, picture, brand);
     return this.picture(picture.id);
   }
 
+  /** The picture with the faces in it; as it is where they cannot be looked for. */
+  private async withFaces(picture: PictureFile, bytes: Buffer): Promise<PictureFile> {
+    if (picture.vector || picture.art?.ground) return picture;
+    const faces = await this.around.faces.find(bytes);
+    if (!faces) return picture;
+    return { ...picture, areas: [...faces, ...(picture.areas ?? [])], facesSought: true };
+  }
+
   /**
-   * Pictures that were stored before something was looked for in them, a focus or a drawing's ink, are looked at again;
+   * Pictures that were stored before something was looked for in them, a thing or a drawing's ink, are looked at again;
    * those that cannot be read stay as they are.
    */
   async lookAgain(): Promise<void> {
@@ -79,6 +87,27 @@ export class Library {
         await store.write((tx) => tx.update(files).set({ picture }).where(eq(files.id, known.id)));
     }
     await store.write((tx) => tx.insert(settings).values({ key: LOOKED, value: "done" }));
+  }
+
+  /**
+   * Looks for faces in the pictures in which nobody has looked yet. It takes about a second for each, in a thread of its
+   * own, and goes on at the next start where it was stopped. Stops where faces cannot be looked for.
+   */
+  async lookForFaces(): Promise<void> {
+    const { store, blobs, faces } = this.around;
+    for (const known of await this.pictures()) {
+      if (known.facesSought || known.vector) continue;
+      const bytes = await blobs.read(known.id).catch(() => undefined);
+      const found = bytes && (await faces.find(Buffer.from(bytes)));
+      if (bytes && !found) return;
+      if (!found) continue;
+      const { brands: _brands, ...picture } = known;
+      const things = (picture.areas ?? []).filter(({ kind }) => kind !== "face");
+      const seen = { ...picture, areas: [...found, ...things], facesSought: true };
+      await store.write((tx) =>
+        tx.update(files).set({ picture: seen }).where(eq(files.id, known.id)),
+      );
+    }
   }
 
   /** Stores a logo or screenshot and proposes the colours that it shows. */

@@ -1,4 +1,5 @@
 import type { Blobs } from "../files/blobs";
+import type { FaceFinder } from "../faces/pool";
 import type { FileSource } from "../files/source";
 import type { RenderPool } from "../render/pool";
 import type { Store } from "../store/database";
@@ -10,6 +11,7 @@ export interface Surroundings {
   /** Stored files and shipped fonts. */
   files: FileSource;
   pool: RenderPool;
+  faces: FaceFinder;
   /** The folder for what batches and deliveries make. */
   folder: string;
   now: () => Date;

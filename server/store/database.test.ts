@@ -1,11 +1,12 @@
-import { mkdtemp, rm } from "node:fs/promises";
+import { mkdtemp, readFile, rm } from "node:fs/promises";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { expect } from "chai";
 import { root } from "../../tests/support/demo";
 import { Store } from "./database";
 import { Grouped } from "./grouped";
-import { crates, settings } from "./tables";
+import { sql, type SQL } from "drizzle-orm";
+import { crates, edits, files, pieces, settings } from "./tables";
 
 describe("the store", () => {
   let folder: string;
@@ -48,6 +49,48 @@ describe("the store", () => {
     expect((await store.read.select().from(settings)).map((row) => row.key)).to.deep.equal([
       "next",
     ]);
+  });
+
+  it("turns the focus of stored pictures into areas, in pieces and in their history", async () => {
+    const focus = { x: 0.5, y: 0.4, width: 0.3, height: 0.5 };
+    const document = {
+      message: { headline: { text: "Boats “focus”" }, picture: { picture: "a", focus } },
+    };
+    const edit = { kind: "picture", slot: "picture", to: { picture: "b" }, was: { focus } };
+    const file = { id: "a", focus: { x: 0.2, y: 0.2 } };
+    const put = (statement: SQL) => store.write((tx) => tx.run(statement));
+    await put(sql`INSERT INTO brands (id, document, created) VALUES ('b', '{}', 'now')`);
+    await put(sql`INSERT INTO crates (id, name, brand, created) VALUES ('c', 'c', 'b', 'now')`);
+    await put(
+      sql`INSERT INTO pieces (id, crate, position, revision, document, created) VALUES ('p', 'c', 0, 1, ${JSON.stringify(document)}, 'now')`,
+    );
+    await put(sql`INSERT INTO edits (piece, edit, at) VALUES ('p', ${JSON.stringify(edit)}, 1)`);
+    await put(
+      sql`INSERT INTO files (id, name, bytes, picture, created) VALUES ('a', 'a', 1, ${JSON.stringify(file)}, 'now')`,
+    );
+    const text = await readFile(
+      join(root, "server/store/migrations/0009_areas_of_pictures.sql"),
+      "utf8",
+    );
+    for (const statement of text.split("--> statement-breakpoint")) await put(sql.raw(statement));
+    const [piece] = await store.read.select().from(pieces);
+    const now = piece!.document.message as Record<string, unknown>;
+    const area = {
+      kind: "thing",
+      x: 0.35,
+      y: 0.15,
+      width: 0.3,
+      height: 0.5,
+      weight: 1,
+      said: true,
+    };
+    expect(now.headline).to.deep.equal({ text: "Boats “focus”" });
+    expect(now.picture).to.deep.equal({ picture: "a", areas: [area] });
+    const [step] = await store.read.select().from(edits);
+    expect(step!.edit.was).to.deep.equal({ areas: [area] });
+    expect((step!.edit as { to: object }).to).to.deep.equal({ picture: "b" });
+    const [stored] = await store.read.select().from(files);
+    expect(stored!.picture).to.deep.equal({ id: "a" });
   });
 
   it("refuses what refers to nothing", async () => {

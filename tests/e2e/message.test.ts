@@ -136,6 +136,35 @@ describe("words and pictures of a message", () => {
     expect((await story()).changes).to.deep.equal({});
   });
 
+  it("keeps whole what a person says matters in a picture, and goes back to what was found", async () => {
+    page = await stage.open("/pieces/late-opening/message");
+    const frame = page.getByRole("button", { name: /^What matters in the picture/ });
+    await frame.waitFor();
+    const areas = async () => {
+      const { message } = await stored("late-opening");
+      return (message.picture as { areas?: { x: number; width: number }[] }).areas;
+    };
+    const middle = async () => {
+      const [area] = (await areas())!;
+      return area!.x + area!.width / 2;
+    };
+    const { width } = (await frame.boundingBox())!;
+    await frame.click({ position: { x: 0.3 * width, y: 30 } });
+    await saved();
+    expect(await middle()).to.be.closeTo(0.3, 0.02);
+    await frame.press("Shift+ArrowRight");
+    await saved();
+    expect(await middle()).to.be.closeTo(0.4, 0.02);
+    // Pressed, an area does not matter any more; then nothing that was said holds.
+    await page.getByRole("button", { name: /^What the picture shows is kept whole/ }).click();
+    await saved();
+    expect(await areas()).to.have.nested.property("[0].weight", 0);
+    await page.getByRole("button", { name: "What was found" }).click();
+    await saved();
+    expect(await areas()).to.equal(undefined);
+    await page.getByText(/click what matters/).waitFor();
+  });
+
   it("filters a picture in the brand's colours on all sizes, and undoes it in one step", async () => {
     page = await stage.open("/pieces/opening-announcement/message");
     await page.getByText("Filters", { exact: true }).click();

@@ -16,17 +16,17 @@ export interface Case {
 const picture = (name: string): string =>
   fileId(readFileSync(join(demoFolder, "quillmere/pictures", `${name}.jpg`)));
 
+const thing = (x: number, y: number, width: number, height: number) =>
+  ({ kind: "thing", x, y, width, height, weight: 1 }) as const;
+
 const photos = {
-  boats: {
-    picture: picture("harbour-boats"),
-    focus: { x: 0.585, y: 0.46, width: 0.3, height: 0.58 },
-  },
-  alps: { picture: picture("alpine-landscape"), focus: { x: 0.5, y: 0.4 } },
-  cat: { picture: picture("cat-in-motion"), focus: { x: 0.5, y: 0.5 } },
-  home: { picture: picture("dust-bowl-home"), focus: { x: 0.5, y: 0.55 } },
-  flower: { picture: picture("allium"), focus: { x: 0.5, y: 0.4, width: 0.4, height: 0.4 } },
+  boats: { picture: picture("harbour-boats"), areas: [thing(0.435, 0.17, 0.3, 0.58)] },
+  alps: { picture: picture("alpine-landscape"), areas: [thing(0.38, 0.28, 0.24, 0.24)] },
+  cat: { picture: picture("cat-in-motion"), areas: [thing(0.38, 0.38, 0.24, 0.24)] },
+  home: { picture: picture("dust-bowl-home"), areas: [thing(0.38, 0.43, 0.24, 0.24)] },
+  flower: { picture: picture("allium"), areas: [thing(0.3, 0.2, 0.4, 0.4)] },
   /** The subject stands at the very edge. */
-  edge: { picture: picture("dust-bowl-home"), focus: { x: 0.9, y: 0.5, width: 0.2, height: 0.5 } },
+  edge: { picture: picture("dust-bowl-home"), areas: [thing(0.8, 0.25, 0.2, 0.5)] },
 } as const;
 
 type At = [x: number, y: number, width: number, height: number];
@@ -42,7 +42,7 @@ const part = (
   kind: Node["kind"],
   role: Role,
   at: At,
-  filling?: string | { picture: string; focus: object },
+  filling?: string | { picture: string; areas: readonly object[] },
   more: More = {},
 ): Part => {
   const id = `${role}${++count}`;

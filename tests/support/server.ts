@@ -6,6 +6,7 @@ import { makeApp, makeServices, type App, type Services } from "../../server/app
 import { loadDemo } from "../../server/demo";
 import { Blobs } from "../../server/files/blobs";
 import { WithShipped } from "../../server/files/shipped";
+import { NO_FACES, type FaceFinder } from "../../server/faces/pool";
 import { RenderPool } from "../../server/render/pool";
 import { Store } from "../../server/store/database";
 import { demoFolder, fontFolder, root } from "./demo";
@@ -27,7 +28,10 @@ export interface TestServer {
 const loader = pathToFileURL(join(root, "tests/support/tsx-worker.mjs")).href;
 
 /** The whole server over a folder of its own, with the demo loaded; its clock moves on whenever it is asked. */
-export async function testServer(folder?: string): Promise<TestServer> {
+export async function testServer(
+  folder?: string,
+  faces: FaceFinder = NO_FACES,
+): Promise<TestServer> {
   const data = folder ?? (await mkdtemp(join(tmpdir(), "zest-test-")));
   const blobs = join(data, "files");
   const pool = new RenderPool(
@@ -44,6 +48,7 @@ export async function testServer(folder?: string): Promise<TestServer> {
   const services = makeServices({
     store,
     pool,
+    faces,
     folder: data,
     blobs: stored,
     files: new WithShipped(fontFolder, stored),

@@ -1,5 +1,5 @@
 import sharp from "sharp";
-import type { FileId } from "../../core/files";
+import type { Area, FileId } from "../../core/files";
 import { scenePictures, type Scene } from "../../core/scene";
 import type { Studio } from "../../server/render/studio";
 import { drawnFile } from "./strangers";
@@ -14,13 +14,21 @@ const RED = 220;
 const STEP = 28;
 const GREY = 96;
 
-/** Where the subject is, as a piece says it: its middle and its sides as shares of the picture. */
-export const SUBJECT = { x: 0.66, y: 0.36, width: 0.28, height: 0.44 } as const;
+/** Where the subject is, as a piece says it. */
+export const SUBJECT: Area = {
+  kind: "thing",
+  x: 0.52,
+  y: 0.14,
+  width: 0.28,
+  height: 0.44,
+  weight: 1,
+  said: true,
+};
 
 /** A picture whose subject can be counted. */
 export async function markedPicture(width: number, height: number): Promise<FileId> {
   const data = Buffer.alloc(width * height * 3, GREY);
-  const [left, top] = [SUBJECT.x - SUBJECT.width / 2, SUBJECT.y - SUBJECT.height / 2];
+  const { x: left, y: top } = SUBJECT;
   for (let y = 0; y < height; y++)
     for (let x = 0; x < width; x++) {
       const column = Math.floor((CELLS * (x / width - left)) / SUBJECT.width);

@@ -2,14 +2,16 @@
 import { ImagePlus, X } from "@lucide/vue";
 import { NButton } from "naive-ui";
 import { computed, ref, useTemplateRef } from "vue";
+import type { Area } from "../../core/files";
 import type { PictureFilling } from "../../core/piece";
 import { useLibrary } from "../stores/library";
 import { usePiece } from "../stores/piece";
 import { useToasts } from "../stores/toasts";
+import PictureAreas from "./PictureAreas.vue";
 import PictureShelf from "./PictureShelf.vue";
 import { slotName as nameOf } from "../../core/message";
 
-/** One picture of the message: replaced by a drop, a paste or from the shelf; its focus is moved by a click. */
+/** One picture of the message: replaced by a drop, a paste or from the shelf, with what of it is kept whole. */
 const props = defineProps<{ slotName: string; filling: PictureFilling }>();
 
 const open = usePiece();
@@ -21,14 +23,27 @@ const over = ref(false);
 const busy = ref(false);
 
 const was = computed(() => {
-  const { picture, focus, alt } = props.filling;
-  return { picture, focus, alt };
+  const { picture, areas, alt } = props.filling;
+  return { picture, areas, alt };
 });
-/** The one that a person has set, else the one that was found. */
-const focus = computed(() => {
-  const file = library.pictures.find(({ id }) => id === props.filling.picture);
-  return props.filling.focus ?? file?.focus ?? { x: 0.5, y: 0.5 };
+const file = computed(() => library.pictures.find(({ id }) => id === props.filling.picture));
+/** What a person has said, else what was found. */
+const areas = computed(() => props.filling.areas ?? file.value?.areas ?? []);
+const about = computed(() => {
+  const faces = areas.value.filter(({ kind, weight }) => kind === "face" && weight > 0).length;
+  const kept = faces === 1 ? "1 face is kept whole" : `${faces} faces are kept whole`;
+  if (faces > 0) return kept;
+  if (props.filling.areas) return "you said what matters";
+  if (areas.value.length === 0) return "nothing stands out; click what matters";
+  return file.value?.facesSought
+    ? "no face found; click what matters"
+    : "faces were not looked for; click what matters";
 });
+
+function keep(kept: Area[] | undefined): void {
+  const to = { ...was.value, areas: kept };
+  open.change({ kind: "picture", slot: props.slotName, to, was: was.value });
+}
 
 function put(picture: string): void {
   if (picture === props.filling.picture) return;
@@ -68,36 +83,6 @@ function chosen(event: Event): void {
   input.value = "";
 }
 
-const moveTo = (x: number, y: number): void =>
-  open.change({
-    kind: "picture",
-    slot: props.slotName,
-    to: { ...was.value, focus: { ...props.filling.focus, x: clamp(x), y: clamp(y) } },
-    was: was.value,
-  });
-
-const clamp = (value: number): number => Math.round(Math.min(1, Math.max(0, value)) * 1000) / 1000;
-
-function pick(event: MouseEvent): void {
-  const frame = (event.currentTarget as HTMLElement).getBoundingClientRect();
-  moveTo((event.clientX - frame.x) / frame.width, (event.clientY - frame.y) / frame.height);
-}
-
-const steps: Record<string, [number, number]> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1],
-};
-
-function nudge(event: KeyboardEvent): void {
-  const step = steps[event.key];
-  if (!step) return;
-  event.preventDefault();
-  const by = event.shiftKey ? 0.1 : 0.01;
-  moveTo(focus.value.x + step[0] * by, focus.value.y + step[1] * by);
-}
-
 function describe(event: Event): void {
   const alt = (event.target as HTMLInputElement).value.trim();
   open.change({ kind: "picture", slot: props.slotName, to: { ...was.value, alt }, was: was.value });
@@ -108,21 +93,23 @@ function describe(event: Event): void {
   <div class="block" @paste="paste">
     <div class="above">
       <span>{{ nameOf(slotName) }}</span>
-      <span>{{ filling.focus ? "click to move the focus" : "focus found; click to move it" }}</span>
+      <span>{{ about }}</span>
     </div>
-    <button
+    <div
       class="frame"
       :class="{ over }"
-      :aria-label="`Focus of the ${nameOf(slotName).toLowerCase()}: ${Math.round(focus.x * 100)} % across, ${Math.round(focus.y * 100)} % down. Arrow keys move it.`"
-      @click="pick"
-      @keydown="nudge"
       @dragover.prevent="over = true"
       @dragleave="over = false"
       @drop.prevent="drop"
     >
-      <img :src="`/api/pictures/${filling.picture}/rendition?width=640`" :alt="filling.alt ?? ''" />
-      <i class="focus" :style="{ left: `${focus.x * 100}%`, top: `${focus.y * 100}%` }"></i>
-    </button>
+      <PictureAreas
+        :name="nameOf(slotName)"
+        :src="`/api/pictures/${filling.picture}/rendition?width=640`"
+        :alt="filling.alt ?? ''"
+        :areas
+        @change="keep"
+      />
+    </div>
     <input
       class="alt"
       :value="filling.alt ?? ''"
@@ -137,6 +124,9 @@ function describe(event: Event): void {
         {{ busy ? "Storing …" : "Replace" }}
       </NButton>
       <NButton size="small" quaternary @click="shelfShown = true">From the shelf</NButton>
+      <NButton v-if="filling.areas" size="small" quaternary @click="keep(undefined)">
+        What was found
+      </NButton>
       <NButton size="small" quaternary title="Take it out" aria-label="Take out" @click="takeOut">
         <template #icon><X aria-hidden="true" /></template>
       </NButton>
@@ -168,34 +158,9 @@ function describe(event: Event): void {
   font-size: 12px;
 }
 
-.frame {
-  position: relative;
-  display: block;
-  padding: 0;
-  border: 0;
-  background: none;
-  cursor: crosshair;
-}
-
 .frame.over {
   outline: 2px dashed var(--zest);
   outline-offset: 2px;
-}
-
-img {
-  display: block;
-  width: 100%;
-  max-height: 260px;
-}
-
-.focus {
-  position: absolute;
-  width: 24px;
-  height: 24px;
-  border: 2.5px solid var(--zest);
-  border-radius: 50%;
-  box-shadow: 0 0 0 1px #fff;
-  transform: translate(-50%, -50%);
 }
 
 .alt {

@@ -1,7 +1,7 @@
 import { computed, type ComputedRef } from "vue";
 import type { PictureFile } from "../../core/files";
 import type { Point } from "../../core/geometry";
-import { cropTo, focusArea, movedIn } from "../../core/picture";
+import { cropTo, movedIn, subjectOf } from "../../core/picture";
 import {
   Framing,
   isPicture,
@@ -93,11 +93,11 @@ export function usePictureStyle({ placement, local }: Options): PictureStyling {
 
   function move(shown: ShownPicture, by: Point): void {
     const { file, filling, report } = shown;
-    const focus = focusArea(file, filling.focus ?? file.focus);
+    const subject = subjectOf(file, filling.areas ?? file.areas);
     const { framing } = styleOf(shown);
     // The report comes after the next layout; what was framed by hand is known at once.
-    const crop = framing ? cropTo(file, report.box, focus, framing) : report.crop!;
-    frame(shown, movedIn(file, report.box, focus, crop, by));
+    const crop = framing ? cropTo(file, report.box, subject, framing) : report.crop!;
+    frame(shown, movedIn(file, report.box, subject, crop, by));
   }
 
   return {

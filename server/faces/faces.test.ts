@@ -1,0 +1,74 @@
+import { join } from "node:path";
+import { expect } from "chai";
+import { eq } from "drizzle-orm";
+import sharp from "sharp";
+import type { Area } from "../../core/files";
+import { area, box, intersect } from "../../core/geometry";
+import { root } from "../../tests/support/demo";
+import { photographs } from "../../tests/support/photographs";
+import { testServer } from "../../tests/support/server";
+import { files } from "../store/tables";
+import { FacePool } from "./pool";
+
+type Shares = readonly [x: number, y: number, width: number, height: number];
+
+/** Intersection over union, as detectors are compared by. */
+function overlap([x, y, width, height]: Shares, found: Area): number {
+  const [a, b] = [box(x, y, width, height), box(found.x, found.y, found.width, found.height)];
+  const shared = area(intersect(a, b));
+  return shared / (area(a) + area(b) - shared);
+}
+
+describe("faces", () => {
+  // The detector runs as it is built, since its parts are put together there.
+  const pool = new FacePool({ filename: join(root, "dist/server/faces.cjs") });
+  after(() => pool.close());
+
+  it("are found where they were marked by eye, each once", async () => {
+    for (const { name, faces, bytes } of photographs.filter((one) => one.faces.length > 0)) {
+      const found = (await pool.find(bytes()))!;
+      expect(found, name).to.have.lengthOf(faces.length);
+      for (const face of faces) {
+        const best = Math.max(...found.map((one) => overlap(face, one)));
+        // Half is what a detection has to reach in the usual comparisons of detectors.
+        expect(best, `${name} ${face.join()}`).to.be.above(0.5);
+      }
+    }
+  }).timeout(60_000);
+
+  it("are not seen where there are none, nor in what is no picture", async () => {
+    for (const { name, bytes } of photographs.filter((one) => one.faces.length === 0))
+      expect(await pool.find(bytes()), name).to.deep.equal([]);
+    const grey = await sharp({ create: { width: 60, height: 40, channels: 3, background: "#888" } })
+      .toColourspace("b-w")
+      .jpeg()
+      .toBuffer();
+    expect(await pool.find(grey)).to.deep.equal([]);
+    expect(await pool.find(Buffer.from("no picture"))).to.equal(undefined);
+  }).timeout(60_000);
+
+  it("are kept with a picture that comes in, and found later in those that were there", async () => {
+    const server = await testServer(undefined, pool);
+    const { library } = server.services;
+    const group = photographs[0]!;
+    const stored = await library.addPicture(group.bytes(), "group.jpg");
+    expect(stored.facesSought).to.equal(true);
+    expect(stored.areas!.filter(({ kind }) => kind === "face")).to.have.lengthOf(3);
+    const { facesSought: _sought, ...older } = { ...stored, areas: [] };
+    await server.store.write((tx) =>
+      tx.update(files).set({ picture: older }).where(eq(files.id, stored.id)),
+    );
+    await library.lookForFaces();
+    for (const picture of await library.pictures())
+      expect(picture.facesSought ?? picture.vector, picture.name).to.equal(true);
+    const again = await library.picture(stored.id);
+    expect(again.areas!.filter(({ kind }) => kind === "face")).to.have.lengthOf(3);
+    await server.close();
+  }).timeout(60_000);
+
+  it("that cannot be looked for leave a picture as it is", async () => {
+    const broken = new FacePool({ filename: join(root, "dist/server/there-is-none.cjs") });
+    expect(await broken.find(photographs[0]!.bytes())).to.equal(undefined);
+    await broken.close();
+  });
+});
