@@ -242,7 +242,7 @@ function emptiness(stage: Stage, placed: Placed[]): number {
 /** Where content reaches less than this, small words have no excuse. Common practice. */
 const ROOMY = 0.76;
 /** What small print beside free room costs. By eye. */
-const SMALL_PRINT = 2.4;
+const SMALL_PRINT = 3.4;
 
 /** What a badge holds is as small as the badge makes it. */
 const isSmall = ({ least, parts }: Stage, { text, node }: Placed): boolean =>

@@ -1,5 +1,5 @@
 import { luminance } from "../colour";
-import { between, bottom, centre, inset, right, type Box } from "../geometry";
+import { between, bottom, box, centre, inset, right, type Box } from "../geometry";
 import { signIn } from "./logo";
 import type { Placed } from "./layout";
 import { isEmblem, ornamentIn } from "./ornament";
@@ -18,12 +18,15 @@ const AIR = 0.02;
 export function signAlone(stage: Stage): Placed[] | undefined {
   if (stage.placement.use !== "profile") return undefined;
   const sign = signWithin(stage, stage.kept);
-  const isWide = sign && sign.box.width > WIDE * sign.box.height;
-  return (isWide ? signOverOrnament(stage) : undefined) ?? sign?.placed;
+  if (!sign) return undefined;
+  const { width, height } = sign.box;
+  const isWide = width > SLIM * height;
+  const over = isWide ? signOverOrnament(stage) : undefined;
+  return over ?? (isWide || height > SLIM * width ? signOnEmblem(stage, sign.placed) : sign.placed);
 }
 
-/** A sign so much wider than high leaves a square bare. By eye. */
-const WIDE = 2.2;
+/** A sign so much longer than it is wide or high leaves a square bare. By eye. */
+const SLIM = 2.2;
 
 function signWithin(stage: Stage, region: Box): { box: Box; placed: Placed[] } | undefined {
   const { logo } = stage.parts;
@@ -33,8 +36,21 @@ function signWithin(stage: Stage, region: Box): { box: Box; placed: Placed[] } |
   if (!sign) return undefined;
   const { x, y } = centre(region);
   const [left, top] = [x - sign.width / 2, y - sign.height / 2];
-  const box = { x: left, y: top, width: sign.width, height: sign.height };
-  return { box, placed: sign.place(left, top) };
+  return { box: box(left, top, sign.width, sign.height), placed: sign.place(left, top) };
+}
+
+/** Of the frame's sides, what a mark behind the sign takes: it is cut by the channel's circle nowhere. By eye. */
+const ROUND = 0.88;
+
+/** Where the piece has the brand's mark behind its words, the sign stands on it here. */
+function signOnEmblem({ parts, frame }: Stage, sign: Placed[]): Placed[] {
+  const { ornament } = parts;
+  // The same mark twice would be one too many.
+  if (!ornament || !isEmblem(ornament) || ornament.emblem) return sign;
+  const side = ROUND * Math.min(frame.width, frame.height);
+  const { x, y } = centre(frame);
+  const behind = box(x - side / 2, y - side / 2, side, side);
+  return [{ node: ornament, box: behind, turn: ornament.turn }, ...sign];
 }
 
 /** Of the kept area's height, what is left to the sign above an ornament. By eye. */

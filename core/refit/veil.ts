@@ -4,6 +4,7 @@ import { groundBehind, veiled } from "./ground";
 import type { Placed, Veil } from "./layout";
 import { around } from "./media";
 import type { Stage } from "./stage";
+import { seenBoxes } from "./subjects";
 
 const STEP = 0.04;
 /** Tones are read off a coarse grid, so a little more contrast is asked for than is needed. */
@@ -67,7 +68,23 @@ function veilFor(stage: Stage, picture: Placed, claims: Claim[]): Veil | undefin
     helped.length > 0 ? Math.max(alpha, stage.resolved.brand.defaults.plateStrength) : 0;
   if (strength === 0) return undefined;
   const inks = around(helped.map(({ ink }) => ink))!;
-  return { hex, alpha: strength, ...shapeOf(stage, picture.box, inset(inks, -REACH * stage.unit)) };
+  const shape = shapeOf(stage, picture.box, inset(inks, -REACH * stage.unit));
+  return { hex, alpha: strength, ...shape, fade: fadeBefore(shape, seenBoxes(picture)) };
+}
+
+/** It ends before the nearest face or thing, but never in a hard edge. */
+const LEAST_FADE = 0.2;
+
+function fadeBefore({ side, solid, fade }: Omit<Veil, "hex" | "alpha">, kept: Box[]): number {
+  if (side === "all") return fade;
+  const gapTo = {
+    bottom: (b: Box) => solid.y - bottom(b),
+    top: (b: Box) => b.y - bottom(solid),
+    left: (b: Box) => b.x - right(solid),
+    right: (b: Box) => solid.x - right(b),
+  }[side];
+  const gaps = kept.map(gapTo).filter((gap) => gap > 0);
+  return Math.max(LEAST_FADE * fade, Math.min(fade, ...gaps));
 }
 
 /** The ground's own colour, or the first of the brand's on which more can be read. */

@@ -73,11 +73,13 @@ describe("words that rule", () => {
 describe("a profile picture", () => {
   it("has a word mark over the piece's ornament, and a compact mark alone", async () => {
     const avatar = [placementById("photo-feed-avatar")];
-    const rolesOf = async (brand: string) =>
-      (await layouts("Late strings", "rings", brand, avatar))[0]!.placed.map(
+    const rolesOf = async (brand: string, template = "rings") =>
+      (await layouts("Late strings", template, brand, avatar))[0]!.placed.map(
         ({ node }) => node.role,
       );
     expect(await rolesOf("longword")).to.include.members(["logo", "ornament"]);
     expect(await rolesOf("night")).not.to.include("ornament");
+    // A slim mark stands on the round of the piece, as its words do elsewhere.
+    expect(await rolesOf("pale", "price-plate")).to.deep.equal(["backdrop", "ornament", "logo"]);
   });
 });
