@@ -59,6 +59,7 @@ export function makeServices(around: Surroundings): Services {
   const placements = new Placements(around);
   const pieces = new Pieces(around, placements);
   const library = new Library(around);
+  around.pool.knowing((ids) => library.areasOf(ids));
   const kits = new Kits(around, library, pieces, placements);
   const batches = new Batches(around, pieces, library, placements);
   const deliveries = new Deliveries(around, pieces, library, batches, placements);

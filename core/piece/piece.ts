@@ -204,5 +204,14 @@ function leadsBack(node: Node, byId: Map<string, Node>): boolean {
 }
 
 /** The picture files that a message uses. */
+/** The piece with what was found in its pictures, where a person said nothing else of them. */
+export function withFound(piece: Piece, found: ReadonlyMap<FileId, Area[]>): Piece {
+  const message = Object.entries(piece.message).map(([slot, filling]) => {
+    const areas = isPicture(filling) && !filling.areas ? found.get(filling.picture) : undefined;
+    return [slot, areas ? { ...filling, areas } : filling] as const;
+  });
+  return { ...piece, message: Object.fromEntries(message) as Piece["message"] };
+}
+
 export const messagePictures = (message: Piece["message"]): FileId[] =>
   Object.values(message).flatMap((filling) => (isPicture(filling) ? [filling.picture] : []));

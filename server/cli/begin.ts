@@ -32,7 +32,7 @@ export async function begin(options: BeginOptions, shipped: Shipped): Promise<st
   const near = dirname(resolve(options.brand));
   const folders = [near, dirname(near), ...(options.pictures ? [options.pictures] : [])];
   const files = new FolderFiles([...folders, shipped.demo]);
-  const studio = new Studio(new WithShipped(shipped.fonts, files));
+  const studio = new Studio(new WithShipped(shipped.fonts, files), shipped.faces);
   const pictures = options.pictures === undefined ? [] : await picturesIn(options.pictures);
   const language = languageOf(Object.values(words).join("\n"));
   const offers: (Offer & { id: string })[] = [];

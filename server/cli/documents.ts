@@ -8,11 +8,13 @@ import { readDocument } from "../../core/reading";
 import { readPiece } from "../imports/bundle";
 import { findBrand } from "./find";
 import { UsageError } from "./options";
+import type { FaceFinder } from "../faces/pool";
 
-/** The folders of what comes with the program. */
+/** The folders of what comes with the program, and who looks for faces; nobody when not given. */
 export interface Shipped {
   demo: string;
   fonts: string;
+  faces?: FaceFinder;
 }
 
 interface About {

@@ -43,7 +43,7 @@ export async function make(options: Options, shipped: Shipped): Promise<Outcome>
     piece,
     placements,
     brand,
-    new Studio(new WithShipped(shipped.fonts, files)),
+    new Studio(new WithShipped(shipped.fonts, files), shipped.faces),
   );
   await mkdir(options.out, { recursive: true });
   for (const [index, variation] of variations.entries()) {

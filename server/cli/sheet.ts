@@ -13,7 +13,10 @@ export async function sheet(
 ): Promise<number> {
   const { piece, brand, known, folders } = await openPiece(options, shipped);
   const placements = placementsOf(options.placements, piece, known);
-  const studio = new Studio(new WithShipped(shipped.fonts, new FolderFiles(folders)));
+  const studio = new Studio(
+    new WithShipped(shipped.fonts, new FolderFiles(folders)),
+    shipped.faces,
+  );
   const format = options.out.toLowerCase().endsWith(".pdf") ? "pdf" : "png";
   const about = { crate: "", title: piece.title, brand: brand.name, date };
   await writeFile(options.out, await studio.sizeSheet(piece, brand, placements, about, format));

@@ -1,5 +1,6 @@
 import { join } from "node:path";
 import { Problem } from "../../core/problem";
+import { FacePool, NO_FACES } from "../faces/pool";
 import { begin } from "./begin";
 import { make } from "./make";
 import { readCommand, UsageError, type Options } from "./options";
@@ -7,7 +8,11 @@ import { sheet } from "./sheet";
 
 const root = process.env.ZEST_ROOT ?? process.cwd();
 
-const shipped = { demo: join(root, "demo"), fonts: join(root, "fonts") };
+const faces =
+  process.env.ZEST_FACES === "no"
+    ? NO_FACES
+    : new FacePool({ filename: join(import.meta.dirname, "faces.cjs") });
+const shipped = { demo: join(root, "demo"), fonts: join(root, "fonts"), faces };
 
 async function run(): Promise<number> {
   const read = readCommand(process.argv.slice(2));
@@ -41,7 +46,9 @@ async function runMake(options: Options): Promise<number> {
   return mustFix > 0 ? 2 : 0;
 }
 
-run().then(
+const done = run().finally(() => faces.close());
+
+done.then(
   (status) => (process.exitCode = status),
   (error: unknown) => {
     const known = error instanceof Problem || error instanceof UsageError;

@@ -1,6 +1,6 @@
 import { Piscina } from "piscina";
 import sharp from "sharp";
-import type { Area } from "../../core/files";
+import type { Area, PictureFile } from "../../core/files";
 import { rgbOf } from "../render/inspect";
 import type { Box } from "../../core/geometry";
 
@@ -88,4 +88,11 @@ function areaOf(face: Box, { width, height }: { width: number; height: number })
     height: rounded(share(face.y + face.height, height) - top),
     weight: 1,
   };
+}
+
+/** A picture with the faces that were found in it; as it is where they could not be looked for. */
+export function withFaces(picture: PictureFile, faces: readonly Area[] | undefined): PictureFile {
+  if (!faces) return picture;
+  const others = (picture.areas ?? []).filter(({ kind }) => kind !== "face");
+  return { ...picture, areas: [...faces, ...others], facesSought: true };
 }

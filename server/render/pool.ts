@@ -2,9 +2,9 @@ import { availableParallelism } from "node:os";
 import { Piscina } from "piscina";
 import type { LayoutChoices, LogoWish } from "../../core/api";
 import type { Brand } from "../../core/brand";
-import type { FileId } from "../../core/files";
+import type { Area, FileId } from "../../core/files";
 import type { PaletteReading } from "../../core/palette";
-import type { Piece } from "../../core/piece";
+import { messagePictures, withFound, type Piece } from "../../core/piece";
 import type { LogoTask, RefitTask, RenderResult, RenderTask, SizeSheetTask } from "./task";
 
 const TASKS_PER_THREAD = 2;
@@ -15,11 +15,15 @@ export interface Folders {
   fonts: string;
 }
 
+/** What was found in stored pictures, by their ids. */
+export type FoundAreas = (ids: readonly FileId[]) => Promise<ReadonlyMap<FileId, Area[]>>;
+
 /** Worker threads that make pictures, one for each core. */
 export class RenderPool {
   private readonly pool: Piscina<RenderTask, RenderResult>;
   /** How many tasks can be worked on at once. */
   readonly size: number;
+  private found: FoundAreas = () => Promise.resolve(new Map());
 
   constructor(worker: { filename: string; execArgv?: string[] }, folders: Folders) {
     const threads = Math.max(1, availableParallelism());
@@ -37,8 +41,20 @@ export class RenderPool {
     this.pool.on("error", () => undefined);
   }
 
-  run(task: RenderTask, signal?: AbortSignal): Promise<RenderResult> {
-    return this.pool.run(task, signal ? { signal } : {});
+  /** The threads have no database: what was found in stored pictures comes to them in the piece. */
+  knowing(found: FoundAreas): this {
+    this.found = found;
+    return this;
+  }
+
+  /** The task with what was found in its piece's pictures. */
+  async seen<T extends { piece: Piece }>(task: T): Promise<T> {
+    const found = await this.found(messagePictures(task.piece.message));
+    return { ...task, piece: withFound(task.piece, found) };
+  }
+
+  async run(task: RenderTask, signal?: AbortSignal): Promise<RenderResult> {
+    return this.pool.run(await this.seen(task), signal ? { signal } : {});
   }
 
   /** The colours of a stored picture, read in a thread. */
@@ -58,23 +74,29 @@ export class RenderPool {
   }
 
   /** All sizes of a piece on one page, as an image or a document. */
-  sizeSheet(task: SizeSheetTask): Promise<Uint8Array> {
-    return this.named("sizeSheetTask", task);
+  async sizeSheet(task: SizeSheetTask): Promise<Uint8Array> {
+    return this.named("sizeSheetTask", await this.seen(task));
   }
 
   /** The best layouts of one size. */
-  layouts(task: RefitTask): Promise<LayoutChoices["layouts"]> {
-    return this.named("layoutsTask", task);
+  async layouts(task: RefitTask): Promise<LayoutChoices["layouts"]> {
+    return this.named("layoutsTask", await this.seen(task));
   }
 
   /** The piece with that size as its lead. */
   withLead(task: RefitTask): Promise<Piece> {
-    return this.named("leadTask", task);
+    return this.ofPiece("leadTask", task);
   }
 
   /** A piece that was begun from a template, its lead laid out anew where its words need that. */
   begun(task: RefitTask): Promise<Piece> {
-    return this.named("begunTask", task);
+    return this.ofPiece("begunTask", task);
+  }
+
+  /** A piece that a thread changes keeps its message as it was written. */
+  private async ofPiece(name: string, task: RefitTask): Promise<Piece> {
+    const made = await this.named<Piece>(name, await this.seen(task));
+    return { ...made, message: task.piece.message };
   }
 
   /** The worker's other functions; the pool's own types know of the first alone. */

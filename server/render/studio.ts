@@ -15,6 +15,7 @@ import type { Sources } from "../../core/resolve";
 import { scenePictures, type PictureItem, type Scene } from "../../core/scene";
 import { sizeSheet, type SheetAbout } from "../../core/sheet";
 import { Typesetter } from "../../core/type";
+import { NO_FACES, withFaces, type FaceFinder } from "../faces/pool";
 import { toSfnt } from "../files/sfnt";
 import type { FileSource } from "../files/source";
 import { iconLookup } from "./icons";
@@ -51,7 +52,11 @@ export class Studio {
   private lastCanvas: Canvas | undefined;
   private readonly path = pathCache((d) => new Path2D(d));
 
-  constructor(private readonly files: FileSource) {}
+  /** `faces` looks for them in pictures of which nothing is known; where pieces say what was found, nobody needs to. */
+  constructor(
+    private readonly files: FileSource,
+    private readonly faces: FaceFinder = NO_FACES,
+  ) {}
 
   /** The scene of one placement. */
   async make(piece: Piece, brand: Brand, placement: Placement): Promise<Made> {
@@ -199,7 +204,10 @@ export class Studio {
     await loadType(piece, brand, this.typesetter, async (id) => toSfnt(await this.files.read(id)));
     for (const id of piecePictures(piece, brand)) {
       if (!this.pictures.has(id)) {
-        this.pictures.set(id, await inspectPicture(await this.files.read(id), id));
+        const bytes = await this.files.read(id);
+        const picture = await inspectPicture(bytes, id);
+        const faces = picture.vector ? undefined : await this.faces.find(bytes);
+        this.pictures.set(id, withFaces(picture, faces));
       }
     }
   }

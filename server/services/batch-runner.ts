@@ -97,10 +97,11 @@ export class BatchRunner {
     const { format, scale } = row.request;
     const piece = applyVariation(row.document, row.variations[job.variation]!);
     const placement = knownPlacement(piece, job.placement, lookup);
-    const task = { piece, brand: row.brand, placement, format, scale, path };
+    const { pool } = this.around;
+    const task = await pool.seen({ piece, brand: row.brand, placement, format, scale, path });
     // A file that was finished before the program was killed is whole, only not yet written down.
     const recovered = run.again ? await recoverOutput(task, this.around.files) : undefined;
-    return recovered ?? this.around.pool.run(task, run.abort.signal);
+    return recovered ?? pool.run(task, run.abort.signal);
   }
 
   private async setState(id: string, state: BatchRow["state"]): Promise<void> {

@@ -1,6 +1,7 @@
 import { expect } from "chai";
 import { eq } from "drizzle-orm";
 import sharp from "sharp";
+import { isPicture, messagePictures, type Piece } from "../../core/piece";
 import { files } from "../store/tables";
 import { exportCrate } from "../imports/export";
 import { readColours } from "../../core/kit";
@@ -154,6 +155,32 @@ describe("stored pictures", () => {
     await library.lookAgain();
     expect((await library.picture(before!.id)).areas).to.deep.equal(areas);
     expect(areas![0]).to.include({ kind: "thing", weight: 1 });
+    await server.close();
+  });
+
+  it("are laid out in threads with what was found in them, which no document is written with", async () => {
+    const server = await testServer();
+    const { around, library, pieces, refits } = server.services;
+    const { piece } = await pieces.get("late-opening");
+    const id = messagePictures(piece.message)[0]!;
+    const face = { kind: "face", x: 0.7, y: 0.1, width: 0.1, height: 0.2, weight: 1 } as const;
+    const picture = { ...(await library.picture(id)), areas: [face] };
+    await server.store.write((tx) => tx.update(files).set({ picture }).where(eq(files.id, id)));
+    const areasIn = ({ message }: Piece) =>
+      Object.values(message).flatMap((filling) => (isPicture(filling) ? [filling.areas] : []));
+    // What a person said wins; without it the thread is told what was found.
+    const said = areasIn(piece);
+    expect(areasIn((await around.pool.seen({ piece })).piece)).to.deep.equal(said);
+    const message = Object.fromEntries(
+      Object.entries(piece.message).map(([slot, filling]) => [
+        slot,
+        isPicture(filling) ? { picture: filling.picture } : filling,
+      ]),
+    );
+    const seen = await around.pool.seen({ piece: { ...piece, message } });
+    expect(areasIn(seen.piece)).to.deep.equal([[face]]);
+    const led = await refits.withLead("late-opening", "story");
+    expect(led.message).to.deep.equal(piece.message);
     await server.close();
   });
 });

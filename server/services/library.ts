@@ -1,11 +1,12 @@
-import { asc, eq, isNotNull } from "drizzle-orm";
+import { asc, eq, inArray, isNotNull } from "drizzle-orm";
 import type { FontAnswer, LogoWish, PaletteAnswer, StoredPicture } from "../../core/api";
 import type { Brand } from "../../core/brand";
-import type { FileId, PictureFile } from "../../core/files";
+import type { Area, FileId, PictureFile } from "../../core/files";
 import { messagePictures } from "../../core/piece";
 import { proposeColours } from "../../core/palette";
 import { Problem, problem } from "../../core/problem";
 import { inspectFont } from "../imports/fonts";
+import { withFaces } from "../faces/pool";
 import { inspectPicture } from "../render/inspect";
 import { brands, files, pieces, settings } from "../store/tables";
 import type { Surroundings } from "./services";
@@ -55,19 +56,29 @@ export class Library {
     return row.picture;
   }
 
+  /** What was found in pictures, for those that are stored. */
+  async areasOf(ids: readonly FileId[]): Promise<Map<FileId, Area[]>> {
+    if (ids.length === 0) return new Map();
+    const rows = await this.around.store.read
+      .select()
+      .from(files)
+      .where(inArray(files.id, [...ids]));
+    return new Map(
+      rows.flatMap(({ id, picture }) => (picture?.areas ? [[id, picture.areas]] : [])),
+    );
+  }
+
   /** Checks and stores a picture; one that is there already is answered as it is. */
   async addPicture(bytes: Buffer, name: string, brand?: string): Promise<PictureFile> {
-    const picture = await this.withFaces(await inspectPicture(bytes, name), bytes);
+    const picture = await this.faced(await inspectPicture(bytes, name), bytes);
     await this.addFile(bytes, name, picture, brand);
     return this.picture(picture.id);
   }
 
   /** The picture with the faces in it; as it is where they cannot be looked for. */
-  private async withFaces(picture: PictureFile, bytes: Buffer): Promise<PictureFile> {
+  private async faced(picture: PictureFile, bytes: Buffer): Promise<PictureFile> {
     if (picture.vector || picture.art?.ground) return picture;
-    const faces = await this.around.faces.find(bytes);
-    if (!faces) return picture;
-    return { ...picture, areas: [...faces, ...(picture.areas ?? [])], facesSought: true };
+    return withFaces(picture, await this.around.faces.find(bytes));
   }
 
   /**
@@ -102,8 +113,7 @@ export class Library {
       if (bytes && !found) return;
       if (!found) continue;
       const { brands: _brands, ...picture } = known;
-      const things = (picture.areas ?? []).filter(({ kind }) => kind !== "face");
-      const seen = { ...picture, areas: [...found, ...things], facesSought: true };
+      const seen = withFaces(picture, found);
       await store.write((tx) =>
         tx.update(files).set({ picture: seen }).where(eq(files.id, known.id)),
       );
