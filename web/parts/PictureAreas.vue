@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { X } from "@lucide/vue";
 import { computed } from "vue";
 import type { Area } from "../../core/files";
 
@@ -88,6 +89,12 @@ const where = computed(() => {
   return `${Math.round(x * 100)} % across, ${Math.round(y * 100)} % down`;
 });
 const percent = (value: number): string => `${100 * value}%`;
+const boxOf = ({ x, y, width, height }: Area) => ({
+  left: percent(x),
+  top: percent(y),
+  width: percent(width),
+  height: percent(height),
+});
 </script>
 
 <template>
@@ -100,22 +107,29 @@ const percent = (value: number): string => `${100 * value}%`;
     >
       <img :src="src" :alt="alt" />
     </button>
-    <button
-      v-for="{ area, index } of shown"
-      :key="index"
-      class="area"
-      :class="{ off: area.weight === 0, thing: area.kind === 'thing' }"
-      :aria-pressed="area.weight > 0"
-      :aria-label="label(area, index)"
-      :title="label(area, index)"
-      :style="{
-        left: percent(area.x),
-        top: percent(area.y),
-        width: percent(area.width),
-        height: percent(area.height),
-      }"
-      @click="toggle(index)"
-    ></button>
+    <template v-for="{ area, index } of shown" :key="index">
+      <button
+        v-if="area.kind === 'face'"
+        class="area"
+        :class="{ off: area.weight === 0 }"
+        :aria-pressed="area.weight > 0"
+        :aria-label="label(area, index)"
+        :title="label(area, index)"
+        :style="boxOf(area)"
+        @click="toggle(index)"
+      ></button>
+      <!-- A click on it points at something else, so only its corner is pressed. -->
+      <span v-else-if="area.weight > 0" class="area thing" :style="boxOf(area)">
+        <button
+          class="leave"
+          :aria-label="label(area, index)"
+          :title="label(area, index)"
+          @click="toggle(index)"
+        >
+          <X :size="12" aria-hidden="true" />
+        </button>
+      </span>
+    </template>
   </div>
 </template>
 
@@ -151,6 +165,24 @@ img {
 
 .area.thing {
   border-style: dashed;
+  pointer-events: none;
+}
+
+.leave {
+  position: absolute;
+  top: -2px;
+  right: -2px;
+  display: grid;
+  place-items: center;
+  width: 20px;
+  height: 20px;
+  padding: 0;
+  border: 0;
+  border-radius: 0 6px;
+  background: var(--zest);
+  color: #fff;
+  cursor: pointer;
+  pointer-events: auto;
 }
 
 .area.off {

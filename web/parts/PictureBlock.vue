@@ -147,6 +147,7 @@ function describe(event: Event): void {
 <style scoped>
 .block {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 6px;
   padding: 8px 0;
 }
@@ -185,6 +186,7 @@ function describe(event: Event): void {
 
 .actions {
   display: flex;
+  flex-wrap: wrap;
   gap: 4px;
 }
 </style>
