@@ -75,7 +75,7 @@ export function applyVariation(piece: Piece, variation: Variation): Piece {
   const message = { ...piece.message };
   for (const [slot, value] of Object.entries(variation)) {
     const own = message[slot];
-    // Another picture has another subject, so the piece's own focus does not apply to it.
+    // Another picture has another subject, so what is said of the piece's own does not apply to it.
     const samePicture =
       own && "picture" in own && "picture" in value && own.picture === value.picture;
     message[slot] = samePicture ? own : value;

@@ -74,3 +74,12 @@ export function turned(b: Box, degrees: number, about: Point = centre(b)): Box {
   }
   return between(Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys));
 }
+
+/** The smallest box around some, of which there is one at least. */
+export const hullOf = (boxes: readonly Box[]): Box =>
+  between(
+    Math.min(...boxes.map((b) => b.x)),
+    Math.min(...boxes.map((b) => b.y)),
+    Math.max(...boxes.map(right)),
+    Math.max(...boxes.map(bottom)),
+  );

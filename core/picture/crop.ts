@@ -2,7 +2,7 @@ import { area, box, centre, intersect, type Box, type Point } from "../geometry"
 import type { Subject } from "./subject";
 import { windowOn } from "./window";
 
-/** How a picture stands in its frame beyond what its focus asks for; the document's `Framing` says how each is counted. */
+/** How a picture stands in its frame beyond what its subject asks for; the document's `Framing` says how each is counted. */
 export interface Placing {
   zoom: number;
   panX: number;

@@ -1,5 +1,5 @@
 import type { Area } from "../files";
-import { area, between, bottom, box, intersect, right, type Box } from "../geometry";
+import { area, between, box, hullOf, intersect, type Box } from "../geometry";
 
 /** What a picture shows, in its own pixels: all of it together, and the parts that are seen whole or not at all. */
 export interface Subject {
@@ -57,14 +57,6 @@ function headOf({ x, y, width, height }: Box, file: { width: number; height: num
 
 const middleOf = ({ width, height }: { width: number; height: number }): Box =>
   box(0.5 * (1 - MIDDLE) * width, 0.5 * (1 - MIDDLE) * height, MIDDLE * width, MIDDLE * height);
-
-export const hullOf = (boxes: readonly Box[]): Box =>
-  between(
-    Math.min(...boxes.map((b) => b.x)),
-    Math.min(...boxes.map((b) => b.y)),
-    Math.max(...boxes.map(right)),
-    Math.max(...boxes.map(bottom)),
-  );
 
 /** The share of a box that the crop shows, 0..1. */
 export const shareShown = (crop: Box, of: Box): number =>

@@ -1,4 +1,4 @@
-import { area, between, bottom, box, intersect, right, type Box } from "../geometry";
+import { area, between, bottom, box, hullOf, intersect, right, type Box } from "../geometry";
 import { cropBeside, cropTo } from "../picture";
 import type { PictureNode } from "../resolve";
 import { innerBox, isPattern } from "../shape";
@@ -63,15 +63,8 @@ export function cropIn({ file, subject, framing, frame }: PictureNode, part: Box
     : cropTo(file, part, subject, framing);
 }
 
-export function around(boxes: readonly Box[]): Box | undefined {
-  if (boxes.length === 0) return undefined;
-  return between(
-    Math.min(...boxes.map((b) => b.x)),
-    Math.min(...boxes.map((b) => b.y)),
-    Math.max(...boxes.map(right)),
-    Math.max(...boxes.map(bottom)),
-  );
-}
+export const around = (boxes: readonly Box[]): Box | undefined =>
+  boxes.length === 0 ? undefined : hullOf(boxes);
 
 /** The largest part of the frame beside what is taken: above, below, left or right of it. */
 export function freeBeside(frame: Box, taken: Box): Box {

@@ -8,7 +8,7 @@ import { root } from "../../tests/support/demo";
 import { photographs } from "../../tests/support/photographs";
 import { testServer } from "../../tests/support/server";
 import { files } from "../store/tables";
-import { FacePool } from "./pool";
+import { FacePool, type FaceFinder } from "./pool";
 
 type Shares = readonly [x: number, y: number, width: number, height: number];
 
@@ -65,6 +65,22 @@ describe("faces", () => {
     expect(again.areas!.filter(({ kind }) => kind === "face")).to.have.lengthOf(3);
     await server.close();
   }).timeout(60_000);
+
+  it("are looked for in all pictures, whatever one of them is", async () => {
+    const asked: number[] = [];
+    const choosy: FaceFinder = {
+      available: true,
+      find: (bytes) => Promise.resolve(asked.push(bytes.length) === 1 ? undefined : []),
+      close: () => Promise.resolve(),
+    };
+    const server = await testServer(undefined, choosy);
+    const { library } = server.services;
+    await Promise.all([library.lookForFaces(), library.lookForFaces()]);
+    const photos = (await library.pictures()).filter(({ vector }) => !vector);
+    expect(photos.filter(({ facesSought }) => facesSought)).to.have.lengthOf(photos.length - 1);
+    expect(asked).to.have.lengthOf(photos.length);
+    await server.close();
+  });
 
   it("that cannot be looked for leave a picture as it is", async () => {
     const broken = new FacePool({ filename: join(root, "dist/server/there-is-none.cjs") });

@@ -13,12 +13,15 @@ export interface Pixels {
 
 /** Finds the faces in pictures. Its answer is undefined where it cannot say. */
 export interface FaceFinder {
+  /** Whether it can look at all. */
+  readonly available: boolean;
   find(bytes: Buffer): Promise<Area[] | undefined>;
   close(): Promise<void>;
 }
 
 /** Where nobody looks for faces. */
 export const NO_FACES: FaceFinder = {
+  available: false,
   find: () => Promise.resolve(undefined),
   close: () => Promise.resolve(),
 };
@@ -50,9 +53,13 @@ export class FacePool implements FaceFinder {
     });
   }
 
+  get available(): boolean {
+    return !this.broken.signal.aborted;
+  }
+
   async find(bytes: Buffer): Promise<Area[] | undefined> {
+    if (!this.available) return undefined;
     const { signal } = this.broken;
-    if (signal.aborted) return undefined;
     try {
       const { data, info } = await sharp(bytes, { failOn: "none" })
         .rotate()

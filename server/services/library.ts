@@ -16,6 +16,8 @@ const LOOKED = "pictures:areas";
 
 /** Brands, and the files that brands and pieces use. */
 export class Library {
+  private looking: Promise<void> | undefined;
+
   constructor(private readonly around: Surroundings) {}
 
   async brands(): Promise<Brand[]> {
@@ -102,15 +104,20 @@ export class Library {
 
   /**
    * Looks for faces in the pictures in which nobody has looked yet. It takes about a second for each, in a thread of its
-   * own, and goes on at the next start where it was stopped. Stops where faces cannot be looked for.
+   * own, and goes on at the next start where it was stopped. A picture that cannot be read stays as it is. Whoever asks
+   * meanwhile waits for the same.
    */
-  async lookForFaces(): Promise<void> {
+  lookForFaces(): Promise<void> {
+    return (this.looking ??= this.lookAtAll().finally(() => (this.looking = undefined)));
+  }
+
+  private async lookAtAll(): Promise<void> {
     const { store, blobs, faces } = this.around;
     for (const known of await this.pictures()) {
+      if (!faces.available) return;
       if (known.facesSought || known.vector) continue;
       const bytes = await blobs.read(known.id).catch(() => undefined);
       const found = bytes && (await faces.find(Buffer.from(bytes)));
-      if (bytes && !found) return;
       if (!found) continue;
       const { brands: _brands, ...picture } = known;
       const seen = withFaces(picture, found);

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { X } from "@lucide/vue";
+import { NButton } from "naive-ui";
 import { computed } from "vue";
 import type { Area } from "../../core/files";
 
@@ -120,14 +121,16 @@ const boxOf = ({ x, y, width, height }: Area) => ({
       ></button>
       <!-- A click on it points at something else, so only its corner is pressed. -->
       <span v-else-if="area.weight > 0" class="area thing" :style="boxOf(area)">
-        <button
+        <NButton
           class="leave"
+          size="tiny"
+          type="primary"
           :aria-label="label(area, index)"
           :title="label(area, index)"
           @click="toggle(index)"
         >
-          <X :size="12" aria-hidden="true" />
-        </button>
+          <template #icon><X aria-hidden="true" /></template>
+        </NButton>
       </span>
     </template>
   </div>
@@ -172,16 +175,6 @@ img {
   position: absolute;
   top: -2px;
   right: -2px;
-  display: grid;
-  place-items: center;
-  width: 20px;
-  height: 20px;
-  padding: 0;
-  border: 0;
-  border-radius: 0 6px;
-  background: var(--zest);
-  color: #fff;
-  cursor: pointer;
   pointer-events: auto;
 }
 
