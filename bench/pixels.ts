@@ -150,7 +150,7 @@ async function judgeSubjects(
     const codes = new Set(check(layout).map(({ code }) => code));
     const where = `${piece.id} ${placement.id} ${layout.via}`;
     const { shown, covered } = subject;
-    if (shown < LEAST_SUBJECT_SHOWN - CELL_ERROR && !codes.has("subject-cut"))
+    if (shown < LEAST_SUBJECT_SHOWN.thing - CELL_ERROR && !codes.has("subject-cut"))
       tally.cut.push(`${where} ${shown.toFixed(2)}`);
     if (covered > MOST_SUBJECT_COVERED + CELL_ERROR && !codes.has("subject-covered"))
       tally.covered.push(`${where} ${covered.toFixed(2)}`);

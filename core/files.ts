@@ -17,7 +17,10 @@ export const Area = z.object({
   y: share,
   width: share,
   height: share,
-  /** How much it is missed; 0 where a person said that it does not matter. */
+  /**
+   * How much it is missed: from a half on it is whole or out, below it is rather kept than cut, as of a landscape; 0 where a
+   * person said that it does not matter.
+   */
   weight: share.default(1),
   /** Drawn or chosen by a person. */
   said: z.boolean().optional(),
@@ -76,6 +79,8 @@ export const PictureFile = z.object({
   areas: z.array(Area).max(40).optional(),
   /** Faces were looked for, and what was found of them is among the areas. */
   facesSought: z.boolean().optional(),
+  /** The flat colour that it stands on all around: it can be shown beyond its edges. */
+  ground: Hex.optional(),
   /** Of a drawing, such as a logo; a photograph has none. */
   art: Art.optional(),
 });

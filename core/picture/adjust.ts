@@ -1,4 +1,4 @@
-import { rgb, type Hex } from "../colour";
+import { hexOfBytes, rgb, type Hex } from "../colour";
 import { blur } from "./blur";
 import type { Raster } from "./raster";
 
@@ -45,6 +45,17 @@ export function adjust(raster: Raster, by: Adjust, scale: number): void {
   if (isOnlyDuotone(by)) duotoneOnly(raster.data, by.duotone!);
   else if (changesColour(by)) recolour(raster, by, scale);
 }
+
+/** What becomes of one flat colour. */
+export function adjustedHex(hex: Hex, by: Adjust): Hex {
+  const { r, g, b } = rgb(hex);
+  const data = Uint8ClampedArray.of(255 * r, 255 * g, 255 * b, 255);
+  adjust({ data, width: 1, height: 1, opaque: true }, { ...by, blur: 0 }, 1);
+  return hexOfBytes(data[0]!, data[1]!, data[2]!);
+}
+
+/** Whether a flat colour stays one: nothing depends on the place in the picture. */
+export const isEven = ({ vignette, grain }: Adjust): boolean => !vignette && !grain;
 
 const changesColour = ({ blur: _blur, ...rest }: Adjust): boolean => Object.keys(rest).length > 0;
 

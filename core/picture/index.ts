@@ -1,6 +1,7 @@
-export { adjust, adjustKey, type Adjust } from "./adjust";
+export { adjust, adjustedHex, adjustKey, isEven, type Adjust } from "./adjust";
 export { AdjustStyle } from "./adjust-style";
 export { readArt } from "./art";
+export { cropBeyond } from "./beyond";
 export {
   containedIn,
   cropBeside,
@@ -12,7 +13,8 @@ export {
 } from "./crop";
 export { develop, type Developing, type Shown } from "./develop";
 export { draftLevel, pixelBox } from "./levels";
+export { isPage, type Greys } from "./page";
 export { rasterOf, sample, type Raster, type View } from "./raster";
-export { findThing, type Thumbnail } from "./salience";
-export { shareShown, subjectOf, type Part, type Subject } from "./subject";
+export { findGround, findThing, type Thumbnail } from "./salience";
+export { isFirm, shareShown, subjectOf, type Part, type Subject } from "./subject";
 export { readTones, toneOf, type GroundTone } from "./tones";

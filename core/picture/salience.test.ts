@@ -1,6 +1,7 @@
 import { expect } from "chai";
 import fc from "fast-check";
-import { findThing, type Thumbnail } from "./index";
+import { area, box, intersect } from "../geometry";
+import { findGround, findThing, type Thumbnail } from "./index";
 
 /** A disc of one colour on a ground of another, with some noise. */
 function disc(
@@ -59,17 +60,45 @@ describe("what stands out in a picture", () => {
     expect(y).to.be.closeTo(0.6, 0.06);
   });
 
-  it("has a box that grows with it, and is neither a point nor all", () => {
-    const sides = [4, 8, 14].map(
-      (radius) => findThing(disc(0.5, 0.5, radius, [240, 230, 210], [30, 60, 70]))!.width,
-    );
-    expect(sides).to.deep.equal([...sides].sort((a, b) => a - b));
-    expect(sides[0]).to.be.at.least(0.18);
-    expect(sides[2]).to.be.within(0.2, 0.46);
+  it("is boxed as far as it reaches, by intersection over union with the truth", () => {
+    for (const radius of [6, 10, 14]) {
+      const found = findThing(disc(0.5, 0.5, radius, [240, 230, 210], [30, 60, 70]))!;
+      const truth = box(0.5 - radius / 64, 0.5 - radius / 48, (2 * radius) / 64, (2 * radius) / 48);
+      const of = box(found.x, found.y, found.width, found.height);
+      const shared = area(intersect(of, truth));
+      expect(shared / area(truth), `${radius}`).to.be.above(0.98);
+      expect(shared / (area(of) + area(truth) - shared), `${radius}`).to.be.above(0.55);
+      expect(found.weight).to.equal(1);
+    }
+  });
+
+  it("is a scene, which may be cut, where it is strewn over the picture", () => {
+    const strewn = disc(0.5, 0.5, 0, [90, 120, 90], [90, 120, 90]);
+    for (let i = 0; i < 64 * 48; i++)
+      if ((i * 2654435761) % 97 < 24) strewn.data.fill(220, 3 * i, 3 * i + 3);
+    expect(findThing(strewn)?.weight ?? 0).to.be.below(0.5);
   });
 
   it("is nothing where nothing stands out", () => {
     const plain = { data: new Uint8Array(40 * 30 * 3).fill(128), width: 40, height: 30 };
     expect(findThing(plain)).to.equal(undefined);
+  });
+});
+
+describe("the ground of a picture", () => {
+  it("is the colour all around, as long as it is one", () => {
+    const [r, g, b] = [240, 230, 210];
+    const found = findGround(disc(0.5, 0.5, 10, [r, g, b], [30, 60, 70]))!;
+    const of = (from: number) => parseInt(found.slice(from, from + 2), 16);
+    expect(of(1)).to.be.closeTo(r, 8);
+    expect(of(3)).to.be.closeTo(g, 8);
+    expect(of(5)).to.be.closeTo(b, 8);
+  });
+
+  it("is none where a thing reaches the edge, or the sky meets the land there", () => {
+    expect(findGround(disc(0, 0.5, 10, [240, 230, 210], [30, 60, 70]))).to.equal(undefined);
+    const land = disc(0.5, 0.5, 4, [90, 80, 70], [200, 60, 40]);
+    land.data.fill(235, 0, 64 * 18 * 3);
+    expect(findGround(land)).to.equal(undefined);
   });
 });

@@ -1,5 +1,8 @@
 import { converter } from "culori";
+import { hexOfBytes, type Hex } from "../colour";
 import type { Area } from "../files";
+import { barrierFromEdge } from "./barrier";
+import { grownTo, otsu, regionsAbove, type Field } from "./regions";
 
 /** RGB, three bytes a pixel, row after row. */
 export interface Thumbnail {
@@ -8,108 +11,157 @@ export interface Thumbnail {
   height: number;
 }
 
-/** What counts as salient is at least so many times as far from the mean colour as the average; from the source. */
-const SALIENT = 2;
 /** Photographers keep the subject off the edges: the spread of that expectation, as a share of the sides. By eye. */
-const CENTRE_SPREAD = 0.33;
-/** Pixels of the thumbnail along each edge that tell its ground. */
-const EDGE = 3;
-/** Pixels of the thumbnail over which it is blurred to either side: finer detail is texture. */
-const BLUR_REACH = 2;
+const CENTRE_SPREAD = 0.4;
+/** So much of the sides along each edge tells the ground. From the source. */
+const EDGE = 0.1;
+/** Nothing stands out whose way from the edge spreads by less than this, all three axes together. In CIELAB units. */
+const LEAST_SALIENCE = 36;
+/** A region that has this share of the largest one's salience belongs to the thing. By trial. */
+const ALSO = 0.3;
+/** From the core the thing goes on to where salience falls below this share of the threshold. By trial. */
+const GROWN = 0.9;
+/** Of the thing's pixels so many beyond either end are specks, and so much of the picture's side is air. By trial. */
+const SPECKS = 0.02;
+const AIR = 0.03;
+/** Tails, handles and shadows reach further than what stands out. By trial. */
+const AIR_AROUND = 0.06;
+/** A thing fills so much of its box, stands out so far, and grows no further; else it is a scene. By trial. */
+const COMPACT = 0.44;
+const DISTINCT = 44;
+const MOST_GROWN = 1.95;
+/** Of a scene the middle is rather kept than cut, without so much of what stands out at either end. By eye. */
+const SCENE_WEIGHT = 0.4;
+const STREWN = 0.08;
 
 /**
- * Where the eye goes first: the core of the largest salient region. Salience is
- * the distance in CIELAB between the picture's mean colour and each pixel slightly blurred, as in “Frequency-tuned
- * Salient Region Detection” (IEEE Conference on Computer Vision and Pattern Recognition, 2009), here weighed by
- * nearness to the middle; and since what reaches an edge is mostly ground, such as a sky, the distance counts from the
- * nearest of the mean and the colours of the four edges (the boundary prior of “Geodesic Saliency Using Background
- * Priors”, European Conference on Computer Vision, 2012). Undefined for a picture in which nothing stands out.
+ * What a picture without people shows: the box of what stands out from its edges, found by the barrier that a way from
+ * the edge has to cross, together with how far colours are from those of the edges (both after “Minimum Barrier Salient
+ * Object Detection at 80 FPS”, IEEE International Conference on Computer Vision, 2015, named from memory), weighed by
+ * nearness to the middle and parted from the ground by Otsu's threshold (“A Threshold Selection Method from Gray-Level
+ * Histograms”, IEEE Transactions on Systems, Man, and Cybernetics, 1979). What is compact is a thing, whose weight is 1;
+ * a scene that is strewn over the picture has less. Undefined for a picture in which nothing stands out, like a pattern.
  */
 export function findThing(picture: Thumbnail): Area | undefined {
-  const salience = salienceOf(picture);
-  const mean = salience.reduce((sum, value) => sum + value, 0) / salience.length;
-  if (Math.max(...salience) < LEAST_SALIENCE) return undefined;
-  const { width, height } = picture;
-  const region = largestRegion(salience, width, height, SALIENT * mean);
-  if (region.length === 0) return undefined;
-  const across = new Float64Array(width);
-  const down = new Float64Array(height);
-  for (const i of region) {
-    across[i % width]! += salience[i]!;
-    down[Math.floor(i / width)]! += salience[i]!;
-  }
-  const [x, y] = [coreOf(across), coreOf(down)];
-  return { kind: "thing", x: x.start, y: y.start, width: x.length, height: y.length, weight: 1 };
+  const colours = labOf(picture);
+  const ground = flatEdge(colours);
+  const inked = ground === undefined ? [] : offTheGround(colours, ground);
+  if (inked.length > 0) return { ...areaAround(inked, picture, 0), weight: 1 };
+  const { salience, weighed, most } = salienceOf(colours);
+  if (most < LEAST_SALIENCE) return undefined;
+  const threshold = otsu(weighed);
+  const regions = regionsAbove(weighed, threshold);
+  const sums = regions.map((region) => region.reduce((sum, i) => sum + weighed.values[i]!, 0));
+  const core = regions.filter((_, i) => sums[i]! >= ALSO * Math.max(...sums)).flat();
+  const grown = grownTo(core, salience, GROWN * threshold);
+  const found = areaAround(grown, picture, SPECKS);
+  const filled = grown.length / (picture.width * picture.height * found.width * found.height);
+  const isThing = filled >= COMPACT && most >= DISTINCT && grown.length <= MOST_GROWN * core.length;
+  return isThing
+    ? { ...areaAround(grown, picture, SPECKS, AIR_AROUND), weight: 1 }
+    : { ...areaAround(core, picture, STREWN), weight: SCENE_WEIGHT };
 }
 
-/** Of a region's salience along one axis this much lies in its core; what is beyond is arms, shadow and doubt. By eye. */
-const CORE = 0.6;
-/** A core is no smaller and no larger than these shares of the side. By eye. */
-const LEAST_CORE = 0.18;
-const MOST_CORE = 0.46;
-
-/** The stretch about the mean that holds the core, in shares of the side. */
-function coreOf(values: Float64Array): { start: number; length: number } {
-  const total = values.reduce((a, b) => a + b, 0);
-  const quantile = (share: number): number => {
-    let sum = 0;
-    const at = values.findIndex((value) => (sum += value) >= share * total);
-    return (at + 0.5) / values.length;
-  };
-  const mean = values.reduce((sum, value, i) => sum + value * (i + 0.5), 0) / total / values.length;
-  const wide = quantile(0.5 + CORE / 2) - quantile(0.5 - CORE / 2);
-  const length = Math.min(MOST_CORE, Math.max(LEAST_CORE, wide));
-  const start = Math.min(Math.max(0, mean - length / 2), 1 - length);
-  return { start: rounded(start), length: rounded(length) };
+/** The colour all around, where a picture stands on one flat ground: it can be shown beyond its edges. */
+export function findGround(picture: Thumbnail): Hex | undefined {
+  const at = flatEdge(labOf(picture));
+  if (at === undefined) return undefined;
+  const [r, g, b] = picture.data.subarray(3 * at, 3 * at + 3);
+  return hexOfBytes(r!, g!, b!);
 }
 
-/** Nothing stands out that is nearer than this to its ground, in CIELAB units: about two just noticeable differences. */
-const LEAST_SALIENCE = 5;
-
-const rounded = (share: number): number => Math.round(share * 1000) / 1000;
+/** Lightness and the two colour axes of CIELAB. */
+type Colours = readonly [Field, Field, Field];
 
 const toLab = converter("lab65");
 
-function salienceOf({ data, width, height }: Thumbnail): Float64Array {
-  const channels = labOf(data).map((channel) => blurredBox(channel, width, height));
+function labOf({ data, width, height }: Thumbnail): Colours {
+  const labs = Array.from({ length: width * height }, (_, i) => {
+    const part = (channel: number) => data[i * 3 + channel]! / 255;
+    return toLab({ mode: "rgb", r: part(0), g: part(1), b: part(2) });
+  });
+  const axis = (name: "l" | "a" | "b"): Field => ({
+    values: Float64Array.from(labs, (lab) => lab[name]),
+    width,
+    height,
+  });
+  return [axis("l"), axis("a"), axis("b")];
+}
+
+/** An edge is flat where so much of it is no further from its usual colour than the eye hardly sees. In CIELAB units. */
+const FLAT_SHARE = 0.98;
+const FLAT = 5;
+/** From so far off the ground on, it is ink. In CIELAB units; by eye. */
+const OFF_GROUND = 9;
+
+/** A pixel of the usual colour of the edge, by index, where the edge is of that colour all around. */
+function flatEdge(colours: Colours): number | undefined {
+  const [{ values, width, height }] = colours;
+  const edge = [...values.keys()].filter((i) => {
+    const [x, y] = [i % width, Math.floor(i / width)];
+    return x === 0 || y === 0 || x === width - 1 || y === height - 1;
+  });
+  const usual = edge.sort((a, b) => values[a]! - values[b]!)[Math.floor(edge.length / 2)]!;
+  const flat = edge.filter((i) => apart(colours, i, usual) <= FLAT);
+  return flat.length >= FLAT_SHARE * edge.length ? usual : undefined;
+}
+
+const offTheGround = (colours: Colours, ground: number): number[] =>
+  [...colours[0].values.keys()].filter((i) => apart(colours, i, ground) > OFF_GROUND);
+
+const apart = (colours: Colours, a: number, b: number): number =>
+  Math.hypot(...colours.map(({ values }) => values[a]! - values[b]!));
+
+/** What stands out, 0..2 of what stands out most, and the same weighed by nearness to the middle; `most` in CIELAB units. */
+function salienceOf(colours: Colours): { salience: Field; weighed: Field; most: number } {
+  const [{ width, height }] = colours;
+  const blurred = colours.map((axis) => ({ ...axis, values: blurredBox(axis) }));
+  const barriers = blurred.map(({ values }) => barrierFromEdge(values, width, height));
+  const barrier = barriers[0]!.map((value, i) => value + barriers[1]![i]! + barriers[2]![i]!);
+  const most = Math.max(...barrier);
+  const apartness = offTheEdges(colours);
+  const values = barrier.map((value, i) => value / Math.max(most, 1) + apartness[i]!);
+  const weighed = values.map(
+    (value, i) => value * centred((i % width) / width, Math.floor(i / width) / height),
+  );
+  return { salience: { values, width, height }, weighed: { values: weighed, width, height }, most };
+}
+
+/** How far each pixel is from the mean colours of the edges, the one left out that it is furthest from; 0..1. */
+function offTheEdges(colours: Colours): Float64Array {
+  const [{ width, height }] = colours;
+  const depth = Math.max(2, Math.round(EDGE * Math.min(width, height)));
   const all = Array.from({ length: width * height }, (_, i) => i);
-  const grounds = [
-    all,
-    all.filter((i) => i < width * EDGE),
-    all.filter((i) => i >= width * (height - EDGE)),
-    all.filter((i) => i % width < EDGE),
-    all.filter((i) => i % width >= width - EDGE),
-  ].map((pixels) => channels.map((channel) => meanOf(channel, pixels)));
+  const edges = [
+    all.filter((i) => i < width * depth),
+    all.filter((i) => i >= width * (height - depth)),
+    all.filter((i) => i % width < depth),
+    all.filter((i) => i % width >= width - depth),
+  ].map((pixels) => {
+    const means = colours.map(({ values }) => meanOf(values, pixels));
+    const far = all.map((i) => Math.hypot(...colours.map((c, k) => c.values[i]! - means[k]!)));
+    const furthest = Math.max(...far, 1);
+    return far.map((value) => value / furthest);
+  });
   return Float64Array.from(all, (i) => {
-    const apart = grounds.map((ground) =>
-      Math.hypot(...channels.map((channel, c) => channel[i]! - ground[c]!)),
-    );
-    return Math.min(...apart) * centred((i % width) / width, Math.floor(i / width) / height);
+    const far = edges.map((edge) => edge[i]!);
+    return (far.reduce((a, b) => a + b, 0) - Math.max(...far)) / (edges.length - 1);
   });
 }
 
-const meanOf = (channel: Float64Array, pixels: readonly number[]): number =>
-  pixels.reduce((sum, i) => sum + channel[i]!, 0) / pixels.length;
+const meanOf = (values: Float64Array, pixels: readonly number[]): number =>
+  pixels.reduce((sum, i) => sum + values[i]!, 0) / pixels.length;
 
 const centred = (x: number, y: number): number =>
   Math.exp(-((x - 0.5) ** 2 + (y - 0.5) ** 2) / (2 * CENTRE_SPREAD ** 2));
 
-/** Lightness and the two colour axes, each of all pixels. */
-function labOf(data: Uint8Array): Float64Array[] {
-  const labs = Array.from({ length: data.length / 3 }, (_, i) => {
-    const part = (channel: number) => data[i * 3 + channel]! / 255;
-    return toLab({ mode: "rgb", r: part(0), g: part(1), b: part(2) });
-  });
-  return (["l", "a", "b"] as const).map((axis) => Float64Array.from(labs, (lab) => lab[axis]));
-}
-
-/** The mean of the square of pixels around each; at the edges of those that are there. */
-function blurredBox(values: Float64Array, width: number, height: number): Float64Array {
+/** The mean of the three by three pixels around each; at the edges of those that are there. */
+function blurredBox({ values, width, height }: Field): Float64Array {
   return Float64Array.from(values, (_, i) => {
     const [x, y] = [i % width, Math.floor(i / width)];
     let [sum, count] = [0, 0];
-    for (let v = Math.max(0, y - BLUR_REACH); v <= Math.min(height - 1, y + BLUR_REACH); v++)
-      for (let u = Math.max(0, x - BLUR_REACH); u <= Math.min(width - 1, x + BLUR_REACH); u++) {
+    for (let v = Math.max(0, y - 1); v <= Math.min(height - 1, y + 1); v++)
+      for (let u = Math.max(0, x - 1); u <= Math.min(width - 1, x + 1); u++) {
         sum += values[v * width + u]!;
         count++;
       }
@@ -117,42 +169,29 @@ function blurredBox(values: Float64Array, width: number, height: number): Float6
   });
 }
 
-/** The pixels, by index, of the connected region above a threshold that has the most salience. */
-function largestRegion(
-  salience: Float64Array,
-  width: number,
-  height: number,
-  threshold: number,
-): number[] {
-  const seen = new Uint8Array(width * height);
-  let [best, most]: [number[], number] = [[], 0];
-  for (let start = 0; start < salience.length; start++) {
-    if (seen[start] || salience[start]! < threshold) continue;
-    const region: number[] = [];
-    const waiting = [start];
-    seen[start] = 1;
-    let sum = 0;
-    while (waiting.length > 0) {
-      const i = waiting.pop()!;
-      region.push(i);
-      sum += salience[i]!;
-      for (const next of neighbours(i, width, height)) {
-        if (seen[next] || salience[next]! < threshold) continue;
-        seen[next] = 1;
-        waiting.push(next);
-      }
-    }
-    if (sum > most) [best, most] = [region, sum];
-  }
-  return best;
+/** The box around some pixels with a little air, without so many specks at either end; in shares of the sides. */
+function areaAround(
+  pixels: readonly number[],
+  { width, height }: Thumbnail,
+  specks: number,
+  air = AIR,
+): Omit<Area, "weight"> {
+  const along = (values: number[], side: number) => {
+    const sorted = values.sort((a, b) => a - b);
+    const from = sorted[Math.floor(specks * (sorted.length - 1))]!;
+    const to = sorted[Math.ceil((1 - specks) * (sorted.length - 1))]! + 1;
+    const [start, end] = [Math.max(0, from / side - air), Math.min(1, to / side + air)];
+    return { start: rounded(start), length: rounded(end - start) };
+  };
+  const x = along(
+    pixels.map((i) => i % width),
+    width,
+  );
+  const y = along(
+    pixels.map((i) => Math.floor(i / width)),
+    height,
+  );
+  return { kind: "thing", x: x.start, y: y.start, width: x.length, height: y.length };
 }
 
-function neighbours(i: number, width: number, height: number): number[] {
-  const [x, y] = [i % width, Math.floor(i / width)];
-  return [
-    ...(x > 0 ? [i - 1] : []),
-    ...(x < width - 1 ? [i + 1] : []),
-    ...(y > 0 ? [i - width] : []),
-    ...(y < height - 1 ? [i + width] : []),
-  ];
-}
+const rounded = (share: number): number => Math.round(share * 1000) / 1000;

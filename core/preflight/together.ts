@@ -1,9 +1,11 @@
 import { area, contains, inset, intersect, overlaps, type Box } from "../geometry";
+import { isFirm } from "../picture";
 import { cssPerPixel } from "../placements";
 import { leastWidthOf } from "../brand";
 import { LEAST_SUBJECT_SHOWN, MOST_SUBJECT_COVERED } from "../rules";
 import {
   clearSpace,
+  holdsSubject,
   largest,
   logoInk,
   orderOf,
@@ -99,22 +101,23 @@ function checkSubjects({ placed, placement }: Layout): Finding[] {
   return placed.flatMap((item, index) => {
     const seen = seenParts(item);
     if (seen.length === 0) return [];
-    const shown = seen.filter((part) => isCut(part) || isWhole(part));
-    const lost = shown.length === 0 ? [0] : [];
-    const cut = [...seen.filter(isCut).map((part) => part.shown), ...lost];
+    const shown = seen.filter((one) => isFirm(one.part) && (isCut(one) || isWhole(one)));
+    const cut = seen.filter(isCut);
+    const lost =
+      cut.length === 0 && !holdsSubject(item) ? seen.filter(({ part }) => isFirm(part)) : [];
     const on = placed.slice(index + 1).filter((other) => isSolid(other) || isArea(other));
     return [
-      ...cut.map((share) => cutFinding(item, share)),
+      ...[...cut, ...lost.slice(0, 1)].map((part) => cutFinding(item, part)),
       ...on.flatMap((other) => covering(item, other, shown)),
       ...underChannel(item, placement, shown),
     ];
   });
 }
 
-const cutFinding = (item: Placed, shown: number): Finding => ({
+const cutFinding = (item: Placed, { part, shown }: SeenPart): Finding => ({
   ...must("subject-cut", item),
   measured: 100 * shown,
-  needed: 100 * LEAST_SUBJECT_SHOWN,
+  needed: 100 * LEAST_SUBJECT_SHOWN[part.kind],
   unit: "percent",
 });
 

@@ -1,9 +1,11 @@
 import {
+  area,
   between,
   box,
   centre,
   contains,
   inset,
+  intersect,
   overlaps,
   right,
   scaleBox,
@@ -11,7 +13,7 @@ import {
   type Box,
 } from "../geometry";
 import { platePad } from "./block";
-import { cropIn } from "./media";
+import { around, besideWords, inFrame } from "./media";
 import type { LogoNode, ResolvedNode, TextNode } from "../resolve";
 import { groundBehind, standsOnPicture } from "./ground";
 import { logoIn } from "./logo";
@@ -41,11 +43,26 @@ export function asArranged(stage: Stage): Placed[] | undefined {
     placed.push(item);
   }
   turnGroups(placed);
+  const seen = withSubjectsClear(stage, placed);
   // At the lead size it stands as it was composed, whatever the words are now.
-  if (isLead(stage)) return placed;
-  const hole = placed.some((item) => leavesHole(item, scale));
-  return !hole && holds(stage, placed) ? placed : undefined;
+  if (isLead(stage)) return seen;
+  const hole = seen.some((item) => leavesHole(item, scale));
+  return !hole && holds(stage, seen) ? seen : undefined;
 }
+
+/** Pictures show their subjects beside the words that stand on them. */
+const withSubjectsClear = ({ clear }: Stage, placed: Placed[]): Placed[] =>
+  placed.map((item, index) => {
+    const { node, box: at } = item;
+    if (node.type !== "picture") return item;
+    const on = placed.slice(index + 1).map(({ box: other }) => intersect(other, at));
+    const taken = around(on.filter((part) => area(part) > 0));
+    return taken && !isWholeOver(taken, at) ? besideWords(node, at, clear, taken) : item;
+  });
+
+/** Words that leave no side of the picture free. */
+const isWholeOver = (taken: Box, at: Box): boolean => area(taken) > MOST_TAKEN * area(at);
+const MOST_TAKEN = 0.8;
 
 /**
  * What was composed is what there is to show: nothing has come that has no place there, and nothing that had one has
@@ -85,12 +102,7 @@ export function placeIn(
     case "text":
       return placeText(stage, node, target, scale);
     case "picture":
-      return {
-        node,
-        box: target,
-        crop: cropIn(node, target, stage.clear),
-        turn: node.turn,
-      };
+      return inFrame(node, target, stage.clear);
     case "shape":
     case "icon":
     case "code":

@@ -2,9 +2,9 @@ import { area, box, intersect, type Box } from "../geometry";
 import type { Draft } from "./draft";
 import type { CostTerms, Placed } from "./layout";
 import { BADGE_SHARE } from "./badge";
-import { isCut, isWhole, mostCovered, seenBoxes, seenParts } from "./subjects";
+import { holdsSubject, mostCovered, seenBoxes, seenParts, softBoxes } from "./subjects";
 import { allNodes, isList, nodesOf, type Parts } from "./parts";
-import type { ResolvedNode } from "../resolve";
+import type { PictureNode, ResolvedNode } from "../resolve";
 import { isProse } from "../text";
 import { TEXT_ALONE, type Stage } from "./stage";
 
@@ -56,7 +56,8 @@ export class Costing {
     return {
       ...this.early(draft, headline, placed),
       leftOut: this.missing((id) => !present.has(id)),
-      focus: focusCost(draft, placed),
+      subject: subjectCost(draft, placed),
+      picture: pictureCost(draft, placed),
       empty: emptiness(this.stage, placed),
       badge: badgeCost(this.stage, placed),
     };
@@ -102,7 +103,8 @@ export const NO_COST: CostTerms = {
   dominance: 0,
   jump: 0,
   media: 0,
-  focus: 0,
+  subject: 0,
+  picture: 0,
   empty: 0,
   lines: 0,
   change: 0,
@@ -144,22 +146,27 @@ function offItsGround({ parts, over, plate }: Draft): number {
 /** A subject that is cut, lost or covered costs more than leaving out the picture and all else. */
 const CUT = 8;
 const COVERED = 8;
+/** What it costs to cover all of the middle of a landscape, or the like. */
+const SOFT_COVERED = 6;
 /** Of a group, what each person costs that is out of the picture, as a share of them all. */
-const SOME_OUT = 2.5;
+const SOME_OUT = 5;
 
 /** A subject of which a part is cut, none is whole, or that words lie on. */
-function focusCost(draft: Draft, placed: Placed[]): number {
-  const photos = placed.filter((item) => item.node.type === "picture");
-  return Math.max(0, ...photos.map((photo) => seenCost(photo) + coveredCost(draft, photo, placed)));
+function subjectCost(draft: Draft, placed: Placed[]): number {
+  const costs = placed
+    .filter(isPhoto)
+    .map((photo) => (holdsSubject(photo) ? 0 : CUT) + coveredCost(draft, photo, placed));
+  return Math.max(0, ...costs);
 }
 
-function seenCost(photo: Placed): number {
+const isPhoto = ({ node }: Placed): boolean => node.type === "picture";
+
+/** The share of a picture's subject that is not seen, by weight. */
+function missed(photo: Placed): number {
   const seen = seenParts(photo);
-  if (seen.length === 0) return 0;
   const all = sum(seen.map(({ part }) => part.weight));
-  const missed = sum(seen.map(({ part, shown }) => part.weight * (1 - shown))) / all;
-  const broken = seen.some(isCut) || !seen.some(isWhole);
-  return SOME_OUT * missed + (broken ? CUT : 0);
+  const out = sum(seen.map(({ part, shown }) => part.weight * (1 - shown)));
+  return all === 0 ? 0 : out / all;
 }
 
 function coveredCost({ over }: Draft, photo: Placed, placed: Placed[]): number {
@@ -168,8 +175,26 @@ function coveredCost({ over }: Draft, photo: Placed, placed: Placed[]): number {
     item !== photo && item.node.role !== "backdrop" && item.node.role !== "ornament";
   const covering = placed.filter(covers).map((item) => item.box);
   const share = mostCovered(seenBoxes(photo), covering);
-  return share > 0 ? COVERED + 4 * share : 0;
+  const soft = mostCovered(softBoxes(photo), covering);
+  return (share > 0 ? COVERED + 4 * share : 0) + SOFT_COVERED * soft;
 }
+
+/** What it costs that a picture takes up less than the area it could fill, or has not the shape it was given. By eye. */
+const SMALLER = 3;
+const UNSHAPED = 0.6;
+
+/** A picture with some of its subject out, or that stands whole or in a plain frame so that none of it is cut. */
+function pictureCost({ media, over, parts }: Draft, placed: Placed[]): number {
+  const photos = placed.filter(isPhoto);
+  const out = SOME_OUT * Math.max(0, ...photos.map(missed));
+  if (!media || over || photos.length === 0) return out;
+  const filled = sum(photos.map(({ box: at }) => area(at))) / Math.max(1, area(media));
+  const unshaped = photos.some(({ node }) => !parts.photos.includes(node as PictureNode));
+  return out + SMALLER * Math.max(0, FILLED - filled) + (unshaped ? UNSHAPED : 0);
+}
+
+/** Gaps between pictures take the rest. */
+const FILLED = 0.9;
 
 const sum = (values: number[]): number => values.reduce((a, b) => a + b, 0);
 

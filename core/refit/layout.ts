@@ -32,8 +32,9 @@ export interface Placed {
   text?: { set: SetText; ink: Box };
   /** A second area of the same ornament, beyond the words. */
   also?: Box;
-  /** What a picture shows, in picture pixels. */
+  /** What a picture shows, in picture pixels. Where it reaches beyond the picture, `ground` is seen. */
   crop?: Box;
+  ground?: Hex;
   logo?: ShownLogo;
   /** Laid over a picture so that words on it can be read. */
   veil?: Veil;
@@ -55,7 +56,9 @@ export interface CostTerms {
   dominance: number;
   jump: number;
   media: number;
-  focus: number;
+  subject: number;
+  /** A picture that shows less than it could, so that its subject is whole. */
+  picture: number;
   empty: number;
   lines: number;
   change: number;

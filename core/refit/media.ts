@@ -1,12 +1,20 @@
 import { area, between, bottom, box, hullOf, intersect, right, type Box } from "../geometry";
-import { cropBeside, cropTo } from "../picture";
+import {
+  adjustedHex,
+  containedIn,
+  cropBeside,
+  cropBeyond,
+  cropTo,
+  isEven,
+  isFirm,
+} from "../picture";
 import type { PictureNode } from "../resolve";
 import { innerBox, isPattern } from "../shape";
 import { isEmblem, ornamentIn } from "./ornament";
 import type { Draft } from "./draft";
 import type { Placed } from "./layout";
 import type { Stage } from "./stage";
-import { cuts } from "./subjects";
+import { cuts, holdsSubject } from "./subjects";
 
 /** The pictures of a draft in their area, or the ornament that fills it. Empty when the area is no use to a picture. */
 export function placeMedia(stage: Stage, draft: Draft): Placed[] {
@@ -22,7 +30,7 @@ export function placeMedia(stage: Stage, draft: Draft): Placed[] {
   if (draft.over) return over(stage, draft, photos, draft.media);
   const media = framed ? intersect(draft.media, stage.kept) : draft.media;
   const gap = gapBetween(photos) * stage.leadScale;
-  return tiles(media, photos.length, gap).map((part, i) => cropped(stage, photos[i]!, part));
+  return tiles(media, photos.length, gap).map((part, i) => inArea(stage, photos[i]!, part));
 }
 
 /** One picture fills the area, its subject clear of the words; others would lie under them and stay out. */
@@ -33,34 +41,80 @@ function over(
   media: Box,
 ): Placed[] {
   const taken = plate ?? around(words.map((item) => item.box));
-  const seen = intersect(media, clear);
-  const room = taken ? freeBeside(area(seen) > 0 ? seen : media, taken) : media;
-  const { file, subject, framing } = photo!;
-  return [
-    { node: photo!, box: media, crop: cropBeside(file, media, subject, room, framing), turn: 0 },
-  ];
+  return [besideWords(photo!, media, clear, taken)];
 }
 
-const cropped = ({ clear }: Stage, node: PictureNode, part: Box): Placed => ({
-  node,
-  box: part,
-  crop: cropIn(node, part, clear),
-  turn: 0,
-});
+/** A picture in its frame, with its subject in what words on it leave free. */
+export function besideWords(node: PictureNode, at: Box, clear: Box, taken?: Box): Placed {
+  const seen = intersect(at, clear);
+  const room = taken ? freeBeside(area(seen) > 0 ? seen : at, taken) : at;
+  return { node, box: at, ...cropInto(node, at, room), turn: node.turn };
+}
+
+/** What a picture shows with its subject in a room of its frame; on flat ground it may go beyond its edges. */
+function cropInto(node: PictureNode, at: Box, room: Box): Pick<Placed, "crop" | "ground"> {
+  const { file, subject, framing, adjust } = node;
+  if (file.ground && canGoOn(node) && area(room) > 0)
+    return {
+      crop: cropBeyond(file, at, subject, room),
+      ground: adjustedHex(file.ground, adjust),
+    };
+  return {
+    crop:
+      area(room) > 0 && area(room) < area(at)
+        ? cropBeside(file, at, subject, room, framing)
+        : cropTo(file, at, subject, framing),
+  };
+}
+
+/** Whether a picture can be gone on with by its flat ground, and nothing gives away where. */
+const canGoOn = ({ adjust, framing, subject, opacity, blend }: PictureNode): boolean =>
+  isAsUsual(framing) && isEven(adjust) && opacity === 1 && !blend && subject.parts.some(isFirm);
+
+/** Nobody has moved, enlarged or turned it by hand. */
+const isAsUsual = ({ zoom, panX, panY, turn, fit }: PictureNode["framing"]): boolean =>
+  fit === "cover" && zoom === 1 && panX === 0 && panY === 0 && turn === 0;
 
 /**
- * What a picture shows in its frame: its subject clear of what the frame's shape cuts off, and faces clear of what the
- * channel covers or crops.
+ * A picture in its frame: its subject clear of what the frame's shape cuts off, and faces clear of what the channel
+ * covers or crops. A frame whose shape cannot hold the subject is a plain one.
  */
-export function cropIn({ file, subject, framing, frame }: PictureNode, part: Box, clear: Box): Box {
-  if (Math.min(part.width, part.height) <= 0) return cropTo(file, part, subject, framing);
-  const inShape = frame && cuts(frame) ? innerBox(frame, part) : part;
-  const room = subject.parts.some(({ kind }) => kind === "face")
-    ? intersect(inShape, clear)
-    : inShape;
-  return area(room) > 0 && area(room) < area(part)
-    ? cropBeside(file, part, subject, room, framing)
-    : cropTo(file, part, subject, framing);
+export function inFrame(node: PictureNode, at: Box, clear: Box): Placed {
+  const shown = { node, box: at, ...cropIn(node, at, clear), turn: node.turn };
+  const { frame, ...plain } = node;
+  if (!frame || !cuts(frame) || !isAsUsual(node.framing) || holdsSubject(shown)) return shown;
+  const bare = { ...shown, node: plain, ...cropIn(plain, at, clear) };
+  return holdsSubject(bare) ? bare : shown;
+}
+
+function cropIn(node: PictureNode, at: Box, clear: Box): Pick<Placed, "crop" | "ground"> {
+  const { file, subject, framing, frame } = node;
+  if (Math.min(at.width, at.height) <= 0) return { crop: cropTo(file, at, subject, framing) };
+  const inShape = frame && cuts(frame) ? innerBox(frame, at) : at;
+  const hasFace = subject.parts.some(({ kind }) => kind === "face");
+  return cropInto(node, at, hasFace ? intersect(inShape, clear) : inShape);
+}
+
+/** A picture that stands whole in the area that it does not fill takes up so much of that at least. By eye. */
+const LEAST_WHOLE = 0.3;
+
+/** As `inFrame`; a picture whose subject no crop of the area can hold stands whole in it, off the frame's edges. */
+function inArea({ clear, kept, align }: Stage, node: PictureNode, part: Box): Placed {
+  const shown = inFrame(node, part, clear);
+  if (holdsSubject(shown) || !isAsUsual(node.framing)) return shown;
+  const room = intersect(part, kept);
+  const inside = containedIn(node.file, room);
+  // It shares the edge of the words.
+  const at = { ...inside, x: room.x + align * (room.width - inside.width) };
+  if (area(at) < LEAST_WHOLE * area(part)) return shown;
+  const { frame, ...plain } = node;
+  const { width, height } = node.file;
+  return {
+    node: frame && cuts(frame) ? plain : node,
+    box: at,
+    crop: box(0, 0, width, height),
+    turn: node.turn,
+  };
 }
 
 export const around = (boxes: readonly Box[]): Box | undefined =>

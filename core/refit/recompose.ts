@@ -1,5 +1,4 @@
 import { contains, inset, scaleBox, type Box } from "../geometry";
-import { placingOf } from "../picture";
 import type { Node, Piece, Style } from "../piece";
 import { platePad } from "./block";
 import type { Layout, Placed } from "./layout";
@@ -78,8 +77,8 @@ function boxOf({ text, node, box }: Placed): Box {
   return inset({ x, y: ink.y, width, height: ink.height + HAIR }, -pad);
 }
 
-/** What a layout decided beside the box: the size of words and their colour, how a picture stands. */
-function styleOf({ node, text, crop, box }: Placed, resolved: Layout["resolved"]): Style {
+/** What a layout decided beside the box: the size of words and their colour. A picture stands as its subject asks for. */
+function styleOf({ node, text }: Placed, resolved: Layout["resolved"]): Style {
   if (node.type === "text" && text) {
     const before = resolved.nodes.find(({ id }) => id === node.id);
     const token = Object.entries(resolved.palette).find(([, hex]) => hex === node.colour)?.[0];
@@ -97,9 +96,6 @@ function styleOf({ node, text, crop, box }: Placed, resolved: Layout["resolved"]
     const before = resolved.nodes.find(({ id }) => id === node.id);
     const { kind } = node.shape;
     return before?.type === "shape" && before.shape.kind !== kind ? { shape: kind } : {};
-  }
-  if (node.type === "picture" && crop && node.framing.turn === 0) {
-    return { framing: { ...node.framing, ...placingOf(node.file, box, node.subject, crop) } };
   }
   return {};
 }

@@ -162,10 +162,10 @@ const hasList = ({ details }: Parts): boolean =>
 
 /**
  * A layout that leaves out no more than was dropped for it and has no great fault, such as a timid headline or a subject
- * that is cut; for an ornament nothing is set closer.
+ * that is cut; for an ornament or a larger picture nothing is set closer.
  */
 const holdsAll = ({ cost }: Choice, missing: number): boolean =>
-  cost.leftOut <= missing + SHOWN && total(cost) - cost.leftOut < FAULT;
+  cost.leftOut <= missing + SHOWN && total(cost) - cost.leftOut - cost.picture < FAULT;
 
 /** What a layout costs that somebody would want to mend. By eye. */
 const FAULT = 2.5;

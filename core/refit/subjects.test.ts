@@ -3,12 +3,14 @@ import { drawnFile, strangeBrands, strangeSources } from "../../tests/support/st
 import { photographs, type Photograph } from "../../tests/support/photographs";
 import { change, layoutOf } from "../../tests/support/layouts";
 import { begin, makeScene } from "../engine";
+import { box, contains } from "../geometry";
 import type { Area } from "../files";
 import { catalogue, placementById } from "../placements";
 import { check } from "../preflight";
+import { compose } from "../scene";
 import { pieceOf, shippedTemplates } from "../templates";
 import type { Layout } from "./layout";
-import { isCut, isWhole, seenParts } from "./subjects";
+import { holdsSubject, isCut, isWhole, seenParts } from "./subjects";
 
 const areasOf = ({ faces }: Photograph): Area[] =>
   faces.map(([x, y, width, height]) => ({ kind: "face", x, y, width, height, weight: 1 }));
@@ -23,7 +25,8 @@ async function layouts(photograph: Photograph, templateId: string): Promise<Layo
     ...sources,
     pictures: (id: string) => {
       const file = sources.pictures(id);
-      return file && id === picture ? { ...file, areas: areasOf(photograph) } : file;
+      const said = photograph.faces.length > 0 ? { areas: areasOf(photograph) } : {};
+      return file && id === picture ? { ...file, ...said } : file;
     },
   };
   const { piece } = begin(first, brand, placementById(first.lead), known);
@@ -34,7 +37,7 @@ describe("people in a picture", () => {
   for (const template of ["half-and-half", "window", "front-page", "price-on-picture"])
     it(`are whole or out in every size, and nothing lies on a face: ${template}`, async () => {
       let [shown, all] = [0, 0];
-      for (const photograph of photographs.filter(({ faces }) => faces.length > 0)) {
+      for (const photograph of photographs.filter(({ faces }) => faces.length > 2)) {
         for (const layout of await layouts(photograph, template)) {
           const where = `${photograph.name} ${layout.placement.id} ${layout.via}`;
           const seen = layout.placed.flatMap(seenParts);
@@ -51,6 +54,54 @@ describe("people in a picture", () => {
       // A picture of people is worth a place: it goes only from strips and the smallest.
       expect(shown / all).to.be.above(0.7);
     }).timeout(60_000);
+});
+
+describe("a thing on a flat ground", () => {
+  for (const template of ["half-and-half", "window", "price-on-picture"])
+    it(`is whole in every size, on a ground that goes on: ${template}`, async () => {
+      const all = await layouts(
+        photographs.find(({ name }) => name === "teacup")!,
+        template,
+      );
+      let beyond = 0;
+      for (const layout of all) {
+        const photo = layout.placed.find(({ node }) => node.type === "picture");
+        if (photo?.node.type !== "picture") continue;
+        const where = `${layout.placement.id} ${layout.via}`;
+        expect(holdsSubject(photo), where).to.equal(true);
+        if (contains(box(0, 0, photo.node.file.width, photo.node.file.height), photo.crop!))
+          continue;
+        beyond++;
+        expect(photo.ground, where).to.equal(photo.node.file.ground);
+        const painted = compose(layout).items.filter(({ node }) => node === photo.node.id);
+        expect(
+          painted.map(({ kind }) => kind),
+          where,
+        ).to.deep.equal(["path", "picture"]);
+      }
+      expect(beyond).to.be.above(5);
+    });
+});
+
+describe("a picture that no crop of its area can hold", () => {
+  it("stands whole there, unstretched, and not as a stamp", async () => {
+    const all = await layouts(
+      photographs.find(({ name }) => name === "screenshot")!,
+      "half-and-half",
+    );
+    let whole = 0;
+    for (const { placed, placement } of all) {
+      const photo = placed.find(({ node }) => node.type === "picture");
+      if (photo?.node.type !== "picture") continue;
+      expect(holdsSubject(photo), placement.id).to.equal(true);
+      const { width, height } = photo.node.file;
+      if (photo.crop!.width < width - 1 || photo.crop!.height < height - 1) continue;
+      whole++;
+      expect(photo.box.width / photo.box.height, placement.id).to.be.closeTo(width / height, 0.01);
+      expect(photo.box.width / placement.width, placement.id).to.be.above(0.1);
+    }
+    expect(whole).to.be.above(5);
+  });
 });
 
 describe("preflight of people", () => {

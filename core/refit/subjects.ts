@@ -1,7 +1,7 @@
-import { area, intersect, type Box } from "../geometry";
-import { seenInFrame, shareShown, type Part } from "../picture";
+import { area, contains, intersect, type Box } from "../geometry";
+import { isFirm, seenInFrame, shareShown, type Part } from "../picture";
 import { LEAST_SUBJECT_SHOWN, MOST_SUBJECT_COVERED, MOST_SUBJECT_OUT } from "../rules";
-import { outlineOf, shareInside, type ShapeSpec } from "../shape";
+import { innerBox, outlineOf, shareInside, type ShapeSpec } from "../shape";
 import type { Placed } from "./layout";
 
 /** A part of a placed picture's subject: the share of it that its crop and its frame's shape show, and where. */
@@ -12,14 +12,25 @@ export interface SeenPart {
   box: Box;
 }
 
+const known = new WeakMap<Placed, SeenPart[]>();
+
 /** How the parts of a picture's subject are seen; none for a picture that nothing was found in, or that is seen whole. */
-export function seenParts({ node, crop, box: at }: Placed): SeenPart[] {
+export function seenParts(item: Placed): SeenPart[] {
+  let seen = known.get(item);
+  if (!seen) known.set(item, (seen = partsIn(item)));
+  return seen;
+}
+
+function partsIn({ node, crop, box: at }: Placed): SeenPart[] {
   if (node.type !== "picture" || !crop || node.framing.fit === "contain") return [];
-  const outline = node.frame && cuts(node.frame) ? outlineIn(node.frame, at) : undefined;
+  const frame = node.frame && cuts(node.frame) ? node.frame : undefined;
+  const inner = frame && innerBox(frame, at);
+  const outline = frame && outlineIn(frame, at);
   return node.subject.parts.map((part) => {
     const box = seenInFrame(crop, part.box, at);
     const inCrop = shareShown(crop, part.box);
-    const inShape = outline && inCrop > 0 ? shareInside(outline, box) : 1;
+    const inShape =
+      !outline || inCrop === 0 || contains(inner!, box) ? 1 : shareInside(outline, box);
     return { part, shown: inCrop * inShape, box };
   });
 }
@@ -30,16 +41,29 @@ export const cuts = ({ kind }: ShapeSpec): boolean => kind !== "rectangle" && ki
 const outlineIn = (frame: ShapeSpec, at: Box): string =>
   outlineOf(frame, at, Math.sqrt(Math.max(1, area(at))));
 
-/** Seen neither whole nor not at all. */
-export const isCut = ({ shown }: SeenPart): boolean =>
-  shown > MOST_SUBJECT_OUT && shown < LEAST_SUBJECT_SHOWN;
+/** Seen neither whole nor not at all, though it should be either. */
+export const isCut = (seen: SeenPart): boolean =>
+  isFirm(seen.part) && seen.shown > MOST_SUBJECT_OUT && !isWhole(seen);
 
-export const isWhole = ({ shown }: SeenPart): boolean => shown >= LEAST_SUBJECT_SHOWN;
+export const isWhole = ({ part, shown }: SeenPart): boolean =>
+  shown >= LEAST_SUBJECT_SHOWN[part.kind];
 
-/** Where the parts stand that are seen at all, in output pixels. */
+/** Whether no part is cut, and one at least is whole of those that are whole or out. */
+export function holdsSubject(item: Placed): boolean {
+  const firm = seenParts(item).filter(({ part }) => isFirm(part));
+  return firm.length === 0 || (!firm.some(isCut) && firm.some(isWhole));
+}
+
+/** Where the parts stand that are seen and that nothing may lie on, in output pixels. */
 export const seenBoxes = (item: Placed): Box[] =>
   seenParts(item)
-    .filter(({ shown }) => shown > MOST_SUBJECT_OUT)
+    .filter(({ part, shown }) => isFirm(part) && shown > MOST_SUBJECT_OUT)
+    .map(({ box }) => box);
+
+/** Where the parts stand that are rather kept than cut. */
+export const softBoxes = (item: Placed): Box[] =>
+  seenParts(item)
+    .filter(({ part, shown }) => !isFirm(part) && shown > MOST_SUBJECT_OUT)
     .map(({ box }) => box);
 
 /** The share of the part that is most covered by one of these, 0..1; 0 where that cannot be seen. */

@@ -1,6 +1,6 @@
 import { oklabStops, type Hex } from "../colour";
-import { box, centre, type Box } from "../geometry";
-import { containedIn, type View } from "../picture";
+import { box, centre, intersect, type Box } from "../geometry";
+import { containedIn, seenInFrame, type View } from "../picture";
 import { logoInk } from "../refit";
 import type {
   CodeNode,
@@ -96,16 +96,20 @@ export function gradientOver({ kind, angle, stops }: ResolvedGradient, b: Box): 
 
 export function pictureItems(setting: Setting, node: PictureNode): SceneItem[] {
   const item = photoItem(setting, node);
-  if (!node.shadow) return [item];
-  const { box: b, frame } = item;
-  const under: PathItem = {
+  const { ground, box: whole } = setting.placed;
+  const d = item.frame ?? rectangle(ground ? whole : item.box);
+  const flat = (hex: Hex): PathItem => ({
     ...common(setting),
     kind: "path",
-    d: frame ?? rectangle(b),
-    fill: { kind: "flat", hex: node.shadow.hex },
-    shade: shadeOf(node.shadow, setting.unit),
-  };
-  return [under, item];
+    d,
+    fill: { kind: "flat", hex },
+  });
+  const { shadow } = node;
+  return [
+    ...(shadow ? [{ ...flat(shadow.hex), shade: shadeOf(shadow, setting.unit) }] : []),
+    ...(ground ? [flat(ground)] : []),
+    item,
+  ];
 }
 
 const UPRIGHT: Omit<View, "crop"> = { turn: 0, flipH: false, flipV: false };
@@ -142,15 +146,20 @@ function photoItem(setting: Setting, node: PictureNode): PictureItem {
   const { file, framing, frame } = node;
   const { turn, flipH, flipV } = framing;
   const whole = framing.fit === "contain";
-  const at = whole ? containedIn(file, placed.box) : placed.box;
-  const crop = whole ? box(0, 0, file.width, file.height) : placed.crop!;
+  const all = box(0, 0, file.width, file.height);
+  const shape = whole ? containedIn(file, placed.box) : placed.box;
+  // Beyond the picture's edges its ground is seen.
+  const at = placed.ground ? seenInFrame(placed.crop!, all, shape) : shape;
+  const crop = whole ? all : intersect(placed.crop!, all);
   return {
     ...common(setting),
     kind: "picture",
     file: file.id,
     box: at,
     view: { crop, turn: whole ? 0 : turn, flipH, flipV },
-    ...(frame ? { frame: outlineOf({ ...frame, corner: frame.corner * unit }, at, extent) } : {}),
+    ...(frame
+      ? { frame: outlineOf({ ...frame, corner: frame.corner * unit }, shape, extent) }
+      : {}),
     adjust: node.adjust,
   };
 }

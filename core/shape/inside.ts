@@ -21,14 +21,31 @@ export function shareInside(d: string, { x, y, width, height }: Box): number {
 
 /** About the middle of a shape's box, the largest box of its proportions that lies all but whole inside the shape. */
 export function innerBox(spec: ShapeSpec, b: Box): Box {
+  const ratio = Math.round((100 * b.width) / b.height) / 100;
+  const key = `${JSON.stringify(spec)} ${ratio}`;
+  let share = innerShares.get(key);
+  if (share === undefined) {
+    if (innerShares.size >= MOST_KNOWN) innerShares.clear();
+    innerShares.set(key, (share = innerShare(spec, b)));
+  }
+  const { x, y } = centre(b);
+  const [width, height] = [share * b.width, share * b.height];
+  return box(x - width / 2, y - height / 2, width, height);
+}
+
+/** Of frames of the same shape and proportions, which come again in every draft of a layout. */
+const innerShares = new Map<string, number>();
+const MOST_KNOWN = 2000;
+
+function innerShare(spec: ShapeSpec, b: Box): number {
   const d = outlineOf(spec, b, Math.sqrt(area(b)));
   const { x, y } = centre(b);
   for (let share = 1; share > LEAST_INNER; share -= 0.05) {
     const [width, height] = [share * b.width, share * b.height];
     const inner = box(x - width / 2, y - height / 2, width, height);
-    if (shareInside(d, inner) > ALL_BUT_WHOLE) return inner;
+    if (shareInside(d, inner) > ALL_BUT_WHOLE) return share;
   }
-  return b;
+  return 1;
 }
 
 const LEAST_INNER = 0.4;

@@ -11,6 +11,11 @@ export interface Pixels {
   height: number;
 }
 
+/** In pixels; `sure` 0..1. */
+export interface FoundFace extends Box {
+  sure: number;
+}
+
 /** Finds the faces in pictures. Its answer is undefined where it cannot say. */
 export interface FaceFinder {
   /** Whether it can look at all. */
@@ -35,7 +40,7 @@ const MOST_WAITING = 500;
 
 /** A thread of its own, so that no edit waits for a picture that is looked at; it is there only while it is needed. */
 export class FacePool implements FaceFinder {
-  private readonly pool: Piscina<Pixels, Box[]>;
+  private readonly pool: Piscina<Pixels, FoundFace[]>;
   private readonly broken = new AbortController();
 
   constructor(worker: { filename: string; execArgv?: string[] }) {
@@ -83,7 +88,7 @@ export class FacePool implements FaceFinder {
   }
 }
 
-function areaOf(face: Box, { width, height }: { width: number; height: number }): Area {
+function areaOf(face: FoundFace, { width, height }: { width: number; height: number }): Area {
   const share = (value: number, of: number) => Math.min(1, Math.max(0, value / of));
   const rounded = (value: number) => Math.round(value * 1000) / 1000;
   const [left, top] = [share(face.x, width), share(face.y, height)];
@@ -93,7 +98,7 @@ function areaOf(face: Box, { width, height }: { width: number; height: number })
     y: rounded(top),
     width: rounded(share(face.x + face.width, width) - left),
     height: rounded(share(face.y + face.height, height) - top),
-    weight: 1,
+    weight: rounded(face.sure),
   };
 }
 

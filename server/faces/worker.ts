@@ -8,8 +8,7 @@ import {
   nets,
   SsdMobilenetv1Options,
 } from "@vladmandic/face-api/dist/face-api.node-wasm.js";
-import type { Box } from "../../core/geometry";
-import type { Pixels } from "./pool";
+import type { FoundFace, Pixels } from "./pool";
 
 /*
  * A thread that finds faces. The detector is a single shot network on MobileNet whose weights lie in its package; nothing
@@ -17,21 +16,24 @@ import type { Pixels } from "./pool";
  */
 
 /** What is less sure than this to be a face may be a leaf or a knot in wood. By trial on photographs. */
-const SURE = 0.5;
+const SURE = 0.6;
 const MOST_FACES = 40;
 const MODEL = "ssd_mobilenetv1_model";
 
 const require = createRequire(__filename);
 let loading: Promise<void> | undefined;
 
-/** The boxes of the faces in a picture, in its pixels. */
-export default async function findFaces({ data, width, height }: Pixels): Promise<Box[]> {
+/** The boxes of the faces in a picture, in its pixels, each with how sure it is. */
+export default async function findFaces({ data, width, height }: Pixels): Promise<FoundFace[]> {
   await (loading ??= load());
   const picture = tensor3d(Int32Array.from(data), [height, width, 3], "int32");
   try {
     const options = new SsdMobilenetv1Options({ minConfidence: SURE, maxResults: MOST_FACES });
     const found = await detectAllFaces(picture, options);
-    return found.map(({ box: { x, y, width, height } }) => ({ x, y, width, height }));
+    return found.map(({ score, box: { x, y, width, height } }) => ({
+      ...{ x, y, width, height },
+      sure: score,
+    }));
   } finally {
     picture.dispose();
   }

@@ -1,6 +1,6 @@
 import sharp from "sharp";
 import type { Area, Art, PictureFile } from "../../core/files";
-import { findThing, rasterOf, readArt, readTones } from "../../core/picture";
+import { findGround, findThing, isPage, rasterOf, readArt, readTones } from "../../core/picture";
 import { problem } from "../../core/problem";
 import { fileId } from "../files/hash";
 
@@ -50,7 +50,7 @@ export async function inspectPicture(bytes: Buffer, name: string): Promise<Pictu
     throw problem("picture-too-large", { name, width, height, most: MOST_SIDE });
   }
   const tones = await tonesOf(bytes, name);
-  const thing = vector ? undefined : await thingIn(bytes);
+  const found = vector ? {} : await lookAt(bytes);
   const art = await artOf(bytes);
   return {
     id: fileId(bytes),
@@ -60,7 +60,7 @@ export async function inspectPicture(bytes: Buffer, name: string): Promise<Pictu
     height,
     vector,
     tones,
-    ...(thing ? { areas: [thing] } : {}),
+    ...found,
     ...(art ? { art } : {}),
   };
 }
@@ -81,16 +81,33 @@ async function artOf(bytes: Buffer): Promise<Art | undefined> {
 
 /** Small enough that texture is gone, and large enough that a face is still a few pixels. */
 const THUMBNAIL = 64;
+/** Large enough for lines of text to be told from texture. */
+const PAGE_SIDE = 320;
 
-async function thingIn(bytes: Buffer): Promise<Area | undefined> {
+/** What a picture shows, and the ground that it stands on. */
+async function lookAt(bytes: Buffer): Promise<Pick<PictureFile, "areas" | "ground">> {
+  const small = await pixelsOf(bytes, THUMBNAIL);
+  const ground = findGround(small);
+  const page = await pixelsOf(bytes, PAGE_SIDE, "b-w");
+  const whole = !ground && isPage(page) ? WHOLE : undefined;
+  const thing = whole ?? findThing(small);
+  return { ...(thing ? { areas: [thing] } : {}), ...(ground ? { ground } : {}) };
+}
+
+/** A page is meant to be seen to its edges. */
+const WHOLE: Area = { kind: "thing", x: 0, y: 0, width: 1, height: 1, weight: 1 };
+
+/** A small copy of a picture: RGB, or grey values, row after row. */
+async function pixelsOf(bytes: Buffer, side: number, space: "srgb" | "b-w" = "srgb") {
   const { data, info } = await sharp(bytes, { failOn: "none" })
     .rotate()
     .flatten({ background: "#ffffff" })
-    .toColourspace("srgb")
-    .resize(THUMBNAIL, THUMBNAIL, { fit: "inside" })
+    .toColourspace(space)
+    .resize(side, side, { fit: "inside" })
     .raw()
     .toBuffer({ resolveWithObject: true });
-  return findThing({ data: rgbOf(data, info.channels), width: info.width, height: info.height });
+  const { width, height, channels } = info;
+  return { data: space === "b-w" ? new Uint8Array(data) : rgbOf(data, channels), width, height };
 }
 
 /** Grey pictures come with one channel. */

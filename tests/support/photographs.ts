@@ -1,19 +1,22 @@
 import { readFileSync } from "node:fs";
 import { createRequire } from "node:module";
 import { dirname, join } from "node:path";
-import { demoFolder } from "./demo";
+import { demoFolder, root } from "./demo";
 
 /*
  * Photographs with what is in them set by eye, as shares of the sides: x, y, width, height of each face from hairline to
- * chin, or of the thing that is shown. Those of people come in the package of the detector and stay in the tests.
+ * chin, or of the thing that is shown. All but the demo's stay in the tests.
  */
 
 type Shares = readonly [x: number, y: number, width: number, height: number];
 
 export interface Photograph {
   name: string;
+  kind: "people" | "thing" | "place" | "pattern" | "drawing" | "page";
   faces: readonly Shares[];
   things: readonly Shares[];
+  /** Nothing is tuned on it. */
+  aside: boolean;
   bytes(): Buffer;
 }
 
@@ -24,19 +27,42 @@ const samples = join(
 
 const people = (name: string, faces: readonly Shares[]): Photograph => ({
   name,
+  kind: "people",
   faces,
   things: [],
+  aside: false,
   bytes: () => readFileSync(join(samples, `${name}.jpg`)),
 });
 
 const thing = (name: string, ...things: Shares[]): Photograph => ({
   name,
+  kind: things.length > 0 ? "thing" : "place",
   faces: [],
   things,
+  aside: false,
   bytes: () => readFileSync(join(demoFolder, "quillmere/pictures", `${name}.jpg`)),
 });
 
-export const photographs: readonly Photograph[] = [
+const ownFolder = join(root, "tests/photographs");
+
+/** Those that stand beside their boxes in a folder of the tests. */
+const ours = (): Photograph[] => {
+  const boxes = JSON.parse(readFileSync(join(ownFolder, "boxes.json"), "utf8")) as Record<
+    string,
+    Pick<Photograph, "kind"> & Partial<Photograph>
+  >;
+  return Object.entries(boxes).map(([name, { kind, faces = [], things = [], aside = false }]) => ({
+    name,
+    kind,
+    faces,
+    things,
+    aside,
+    bytes: () => readFileSync(join(ownFolder, `${name}.jpg`)),
+  }));
+};
+
+/** Six groups of people, which come in the package of the detector, and pictures of the demo. */
+const packaged: readonly Photograph[] = [
   people("sample1", [
     [0.22, 0.26, 0.1, 0.2],
     [0.44, 0.32, 0.1, 0.18],
@@ -75,3 +101,5 @@ export const photographs: readonly Photograph[] = [
   thing("cat-in-motion"),
   thing("allium", [0.3, 0.2, 0.4, 0.4]),
 ];
+
+export const photographs: readonly Photograph[] = [...packaged, ...ours()];
