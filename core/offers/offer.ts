@@ -1,7 +1,7 @@
 import type { Brand } from "../brand";
 import { area } from "../geometry";
 import { makeScene, type Begun } from "../engine";
-import { isText, type Piece } from "../piece";
+import { isPicture, isText, type Piece } from "../piece";
 import { shippedPlacement, type Placement, type PlacementLookup } from "../placements";
 import { check } from "../preflight";
 import { total, type Layout } from "../refit";
@@ -25,6 +25,7 @@ const REASON_MISSING = 0.9;
 const REASON_GIVEN = 0.6;
 const NOT_FOR_IT = 0.5;
 const FRAME_EMPTY = 0.35;
+const UNSHOWN = 0.5;
 const LENGTH = 0.12;
 /** Drawn for one kind of place, such as an ad, a cover or a carousel's first slide. */
 const SPECIAL = 0.7;
@@ -83,8 +84,10 @@ function against(template: Template, { message }: Piece): number {
     (slot) => MAKES_IT.has(slot) && !Object.hasOwn(design.message, slot),
   );
   sum += NOT_FOR_IT * homeless.length;
-  const frames = pictureSlots({ design });
-  return sum + FRAME_EMPTY * frames.filter((slot) => !(slot in message)).length;
+  const frames = new Set(pictureSlots({ design }));
+  const pictures = Object.keys(message).filter((slot) => isPicture(message[slot]));
+  sum += UNSHOWN * pictures.filter((slot) => !frames.has(slot)).length;
+  return sum + FRAME_EMPTY * [...frames].filter((slot) => !(slot in message)).length;
 }
 
 /** A picture of this share of the lead is what it stands on. By eye. */

@@ -14,7 +14,10 @@ describe("a picture that goes on beyond its edges", () => {
         const thing = box(x * 300, y * 200, 300, 200);
         const frame = box(10, 20, w, h);
         const room = box(10 + u * 0.5 * w, 20 + v * 0.5 * h, 0.5 * w, 0.5 * h);
-        const subject = { box: thing, parts: [{ kind: "thing" as const, box: thing, weight: 1 }] };
+        const subject = {
+          box: thing,
+          parts: [{ kind: "thing" as const, box: thing, weight: 1, certain: true }],
+        };
         const crop = cropBeyond(picture, frame, subject, room);
         expect(crop.width / crop.height / (w / h)).to.be.closeTo(1, 1e-6);
         expect(contains(room, seenInFrame(crop, thing, frame))).to.equal(true);
@@ -24,7 +27,10 @@ describe("a picture that goes on beyond its edges", () => {
 
   it("stays inside the picture where its thing is whole there too", () => {
     const thing = box(250, 150, 100, 100);
-    const subject = { box: thing, parts: [{ kind: "thing" as const, box: thing, weight: 1 }] };
+    const subject = {
+      box: thing,
+      parts: [{ kind: "thing" as const, box: thing, weight: 1, certain: true }],
+    };
     const frame = box(0, 0, 500, 500);
     const crop = cropBeyond(picture, frame, subject, frame);
     expect(contains(box(0, 0, 600, 400), crop)).to.equal(true);

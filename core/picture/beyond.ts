@@ -41,11 +41,11 @@ interface Stretch {
   length: number;
 }
 
-/** Where a window starts on one axis: inside the picture as long as the subject stays in its room there. */
-function along(window: Stretch, whole: number, subject: Stretch, room: Stretch): number {
-  if (window.length > whole) return window.start;
-  const inside = Math.min(Math.max(0, window.start), whole - window.length);
+/** Where what is seen starts on one axis: inside the picture as long as the subject stays in its room there. */
+function along(view: Stretch, whole: number, subject: Stretch, room: Stretch): number {
+  if (view.length > whole) return view.start;
+  const inside = Math.min(Math.max(0, view.start), whole - view.length);
   const from = subject.start - inside;
   const isInRoom = from >= room.start && from + subject.length <= room.start + room.length;
-  return isInRoom ? inside : window.start;
+  return isInRoom ? inside : view.start;
 }

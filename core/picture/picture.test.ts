@@ -5,7 +5,10 @@ import { cropTo, movedIn, readTones, seenInFrame, shareShown, toneOf, type Subje
 
 const side = fc.integer({ min: 1, max: 4000 });
 /** One thing that is whole or out. */
-const one = (b: Box): Subject => ({ box: b, parts: [{ kind: "thing", box: b, weight: 1 }] });
+const one = (b: Box): Subject => ({
+  box: b,
+  parts: [{ kind: "thing", box: b, weight: 1, certain: true }],
+});
 const share = fc.double({ min: 0, max: 1, noNaN: true });
 
 describe("cropTo", () => {
@@ -41,6 +44,7 @@ describe("a group that does not fit its frame", () => {
       kind: "face" as const,
       box: box(x, 100, 100, 120),
       weight: 1,
+      certain: true,
     }));
     const last = Math.max(...starts) + 100;
     return { box: box(Math.min(...starts), 100, last - Math.min(...starts), 120), parts };

@@ -13,6 +13,8 @@ export interface Part {
   kind: Area["kind"];
   box: Box;
   weight: number;
+  /** A face, or what a person said; the reach of a thing that was found is a guess. */
+  certain: boolean;
 }
 
 /** Whether a part is whole or out; others are rather kept than cut. */
@@ -41,6 +43,7 @@ export function subjectOf(
     kind: one.kind,
     box: one.kind === "face" ? headOf(inPixels(one, file), file) : inPixels(one, file),
     weight: one.weight,
+    certain: one.kind === "face" || one.said === true,
   }));
   return { box: hullOf(parts.map((part) => part.box)), parts };
 }

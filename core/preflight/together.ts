@@ -1,5 +1,5 @@
 import { area, contains, inset, intersect, overlaps, type Box } from "../geometry";
-import { isFirm } from "../picture";
+import { isFirm, type Part } from "../picture";
 import { cssPerPixel } from "../placements";
 import { leastWidthOf } from "../brand";
 import { LEAST_SUBJECT_SHOWN, MOST_SUBJECT_COVERED } from "../rules";
@@ -116,10 +116,14 @@ function checkSubjects({ placed, placement }: Layout): Finding[] {
 
 const cutFinding = (item: Placed, { part, shown }: SeenPart): Finding => ({
   ...must("subject-cut", item),
+  level: levelFor(part),
   measured: 100 * shown,
   needed: 100 * LEAST_SUBJECT_SHOWN[part.kind],
   unit: "percent",
 });
+
+/** Where a thing ends that the program found is a guess. */
+const levelFor = ({ certain }: Part): Finding["level"] => (certain ? "must-fix" : "look-again");
 
 const mostOf = (seen: readonly SeenPart[], other: Box): number =>
   Math.max(0, ...seen.map(({ box }) => area(intersect(other, box)) / Math.max(1, area(box))));
@@ -131,6 +135,7 @@ function covering({ node }: Placed, other: Placed, seen: readonly SeenPart[]): F
   return [
     {
       ...must("subject-covered", other),
+      level: seen.some(({ part }) => part.certain) ? "must-fix" : "look-again",
       about: node.id,
       measured,
       needed: 0,

@@ -146,6 +146,8 @@ function offItsGround({ parts, over, plate }: Draft): number {
 /** A subject that is cut, lost or covered costs more than leaving out the picture and all else. */
 const CUT = 8;
 const COVERED = 8;
+/** Where a thing ends is a guess: cut, it costs less than leaving out its picture, and in a collage it is one of some. */
+const CUT_GUESS = 6;
 /** What it costs to cover all of the middle of a landscape, or the like. */
 const SOFT_COVERED = 6;
 /** Of a group, what each person costs that is out of the picture, as a share of them all. */
@@ -153,11 +155,16 @@ const SOME_OUT = 5;
 
 /** A subject of which a part is cut, none is whole, or that words lie on. */
 function subjectCost(draft: Draft, placed: Placed[]): number {
-  const costs = placed
-    .filter(isPhoto)
-    .map((photo) => (holdsSubject(photo) ? 0 : CUT) + coveredCost(draft, photo, placed));
-  return Math.max(0, ...costs);
+  const photos = placed.filter(isPhoto);
+  const guessed = photos.filter((photo) => !isCertain(photo) && !holdsSubject(photo));
+  const costs = photos.map(
+    (photo) =>
+      (isCertain(photo) && !holdsSubject(photo) ? CUT : 0) + coveredCost(draft, photo, placed),
+  );
+  return Math.max(0, ...costs) + (CUT_GUESS * guessed.length) / Math.max(1, photos.length);
 }
+
+const isCertain = (photo: Placed): boolean => seenParts(photo).some(({ part }) => part.certain);
 
 const isPhoto = ({ node }: Placed): boolean => node.type === "picture";
 
@@ -186,7 +193,7 @@ const UNSHAPED = 0.6;
 /** A picture with some of its subject out, or that stands whole or in a plain frame so that none of it is cut. */
 function pictureCost({ media, over, parts }: Draft, placed: Placed[]): number {
   const photos = placed.filter(isPhoto);
-  const out = SOME_OUT * Math.max(0, ...photos.map(missed));
+  const out = (SOME_OUT * sum(photos.map(missed))) / Math.max(1, photos.length);
   if (!media || over || photos.length === 0) return out;
   const filled = sum(photos.map(({ box: at }) => area(at))) / Math.max(1, area(media));
   const unshaped = photos.some(({ node }) => !parts.photos.includes(node as PictureNode));

@@ -119,7 +119,10 @@ describe("preflight of people", () => {
         width: width * file.width,
         height: height * file.height,
       };
-      const subject = { box: head, parts: [{ kind: "face" as const, box: head, weight: 1 }] };
+      const subject = {
+        box: head,
+        parts: [{ kind: "face" as const, box: head, weight: 1, certain: true }],
+      };
       return { ...item, node: { ...item.node, subject } };
     });
   }
