@@ -4,6 +4,7 @@ import type { Placement } from "./placements";
 import { check } from "./preflight";
 import {
   AS_ARRANGED,
+  inSuitedFrames,
   NOTHING_FITS,
   recomposed,
   refit,
@@ -97,9 +98,11 @@ export interface Begun extends Made {
 
 /**
  * A piece that was begun from a template, whose lead was composed for other words: where these break a rule there,
- * the lead is laid out anew for them. Answers the piece with what is painted of its lead.
+ * the lead is laid out anew for them; pictures go to the frames that suit them. Answers the piece with what is painted of
+ * its lead.
  */
-export function begin(piece: Piece, brand: Brand, placement: Placement, sources: Sources): Begun {
+export function begin(given: Piece, brand: Brand, placement: Placement, sources: Sources): Begun {
+  const piece = inSuitedFrames(resolve(given, brand, placement.id, sources));
   const resolved = resolve(piece, brand, placement.id, sources);
   const target = withHouseMargin(placement, brand);
   const layout = refit(resolved, target);

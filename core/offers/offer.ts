@@ -21,6 +21,7 @@ export interface Offer {
 const ALSO = "story";
 /** By eye, in the layouts' own measure of cost. */
 const BROKEN = 5;
+const CUT = 0.6;
 const REASON_MISSING = 0.9;
 const REASON_GIVEN = 0.6;
 const NOT_FOR_IT = 0.5;
@@ -66,8 +67,12 @@ export function offer(
 const laidOut = (piece: Piece, brand: Brand, placement: Placement, sources: Sources): Layout =>
   makeScene(piece, brand, placement, sources).layout;
 
-const costOf = (layout: Layout, cost = layout.cost): number =>
-  total(cost) + BROKEN * check(layout).filter(({ level }) => level === "must-fix").length;
+function costOf(layout: Layout, cost = layout.cost): number {
+  const findings = check(layout);
+  const broken = findings.filter(({ level }) => level === "must-fix");
+  const cut = findings.filter(({ code, level }) => code === "subject-cut" && level !== "must-fix");
+  return total(cost) + BROKEN * broken.length + CUT * cut.length;
+}
 
 /** What speaks against a template whatever its layout: made for words or pictures that are not there, or for far fewer words. */
 function against(template: Template, { message }: Piece): number {

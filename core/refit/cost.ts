@@ -2,7 +2,7 @@ import { area, box, intersect, type Box } from "../geometry";
 import type { Draft } from "./draft";
 import type { CostTerms, Placed } from "./layout";
 import { BADGE_SHARE } from "./badge";
-import { holdsSubject, mostCovered, seenBoxes, seenParts, softBoxes } from "./subjects";
+import { holdsSubject, missed, mostCovered, seenBoxes, seenParts, softBoxes } from "./subjects";
 import { allNodes, isList, nodesOf, type Parts } from "./parts";
 import type { PictureNode, ResolvedNode } from "../resolve";
 import { isProse } from "../text";
@@ -167,14 +167,6 @@ function subjectCost(draft: Draft, placed: Placed[]): number {
 const isCertain = (photo: Placed): boolean => seenParts(photo).some(({ part }) => part.certain);
 
 const isPhoto = ({ node }: Placed): boolean => node.type === "picture";
-
-/** The share of a picture's subject that is not seen, by weight. */
-function missed(photo: Placed): number {
-  const seen = seenParts(photo);
-  const all = sum(seen.map(({ part }) => part.weight));
-  const out = sum(seen.map(({ part, shown }) => part.weight * (1 - shown)));
-  return all === 0 ? 0 : out / all;
-}
 
 function coveredCost({ over }: Draft, photo: Placed, placed: Placed[]): number {
   if (!over) return 0;

@@ -54,6 +54,15 @@ export function holdsSubject(item: Placed): boolean {
   return firm.length === 0 || (!firm.some(isCut) && firm.some(isWhole));
 }
 
+/** The share of a picture's subject that is not seen, by weight, 0..1. */
+export function missed(photo: Placed): number {
+  const sum = (values: number[]) => values.reduce((a, b) => a + b, 0);
+  const seen = seenParts(photo);
+  const all = sum(seen.map(({ part }) => part.weight));
+  const out = sum(seen.map(({ part, shown }) => part.weight * (1 - shown)));
+  return all === 0 ? 0 : out / all;
+}
+
 /** Where the parts stand that are seen and that nothing may lie on, in output pixels. */
 export const seenBoxes = (item: Placed): Box[] =>
   seenParts(item)
