@@ -162,7 +162,38 @@ describe("words and pictures of a message", () => {
     await page.getByRole("button", { name: "What was found" }).click();
     await saved();
     expect(await areas()).to.equal(undefined);
-    await page.getByText(/click what matters/).waitFor();
+    await page
+      .getByText(/is kept/)
+      .first()
+      .waitFor();
+  });
+
+  it("keeps what is drawn on a picture, and its size can be changed by keys", async () => {
+    page = await stage.open("/pieces/late-opening/message");
+    const frame = page.getByRole("button", { name: /^What matters in the picture/ });
+    await frame.waitFor();
+    const area = async () => {
+      const { message } = await stored("late-opening");
+      return (message.picture as { areas: { x: number; y: number; width: number }[] }).areas.at(
+        -1,
+      )!;
+    };
+    const { x, y, width, height } = (await frame.boundingBox())!;
+    await page.mouse.move(x + 0.2 * width, y + 0.3 * height);
+    await page.mouse.down();
+    await page.mouse.move(x + 0.4 * width, y + 0.5 * height, { steps: 4 });
+    await page.mouse.move(x + 0.6 * width, y + 0.7 * height, { steps: 4 });
+    await page.mouse.up();
+    await saved();
+    const drawn = await area();
+    expect(drawn.x).to.be.closeTo(0.2, 0.02);
+    expect(drawn.y).to.be.closeTo(0.3, 0.02);
+    expect(drawn.width).to.be.closeTo(0.4, 0.02);
+    await frame.press("+");
+    await saved();
+    expect((await area()).width).to.be.closeTo(0.44, 0.02);
+    await page.getByRole("button", { name: "What was found" }).click();
+    await saved();
   });
 
   it("filters a picture in the brand's colours on all sizes, and undoes it in one step", async () => {

@@ -1,59 +1,76 @@
 <script setup lang="ts">
 import { X } from "@lucide/vue";
 import { NButton } from "naive-ui";
-import { computed } from "vue";
+import { computed, ref } from "vue";
 import type { Area } from "../../core/files";
+import { isFirm } from "../../core/picture";
+import {
+  alone,
+  drawn,
+  grown,
+  middleOf,
+  moved,
+  pointedAt,
+  thingIn,
+  toggled,
+  type Point,
+} from "./areas";
 
 /**
- * What of a picture is kept whole, drawn on it: each face can be left out and taken back, and a click anywhere says what
- * else counts. Plain buttons, since they stand where the picture has them.
+ * What of a picture is kept whole, drawn on it: each face can be left out and taken back or made the main one; what else
+ * counts is pointed at or drawn. Plain buttons, since they stand where the picture has them.
  */
 const props = defineProps<{ name: string; src: string; alt: string; areas: readonly Area[] }>();
 const emit = defineEmits<{ change: [areas: Area[]] }>();
 
-/** The sides of an area that a person points out, as shares of the picture. */
-const SIDE = 0.24;
-const MOST_SIDE = 0.6;
-
-const thing = computed(() =>
-  props.areas.find(({ kind, weight }) => kind === "thing" && weight > 0),
-);
+const thing = computed(() => thingIn(props.areas));
 const hasFaces = computed(() => props.areas.some(({ kind }) => kind === "face"));
-/** A thing that was found beside faces is mostly their clothes, and counts for nothing. */
+/** A thing that was found beside faces is mostly their bodies, and is not drawn. */
 const shown = computed(() =>
   props.areas
     .map((area, index) => ({ area, index }))
     .filter(({ area }) => area.kind === "face" || area.said || !hasFaces.value),
 );
 
-const middleOf = ({ x, y, width, height }: Area) => ({ x: x + width / 2, y: y + height / 2 });
+/** From where to where the pointer draws. */
+const drawing = ref<{ from: Point; to: Point }>();
+/** Nearer than this, as a share, is a click. */
+const CLICK = 0.03;
 
-/** As large as what was said before; what takes most of a picture cannot be moved in it. */
-const sidesOf = (before: Area | undefined) =>
-  before?.said && Math.max(before.width, before.height) < MOST_SIDE
-    ? before
-    : { width: SIDE, height: SIDE };
-
-function point(x: number, y: number): void {
-  const { width, height } = sidesOf(thing.value);
-  const start = (middle: number, side: number) =>
-    Math.round(Math.min(Math.max(0, middle - side / 2), 1 - side) * 1000) / 1000;
-  const said: Area = {
-    kind: "thing",
-    x: start(x, width),
-    y: start(y, height),
-    width,
-    height,
-    weight: 1,
-    said: true,
-  };
-  emit("change", [...props.areas.filter(({ kind }) => kind === "face"), said]);
-}
-
-function pick(event: MouseEvent): void {
+function at(event: MouseEvent): Point {
   const frame = (event.currentTarget as HTMLElement).getBoundingClientRect();
-  point((event.clientX - frame.x) / frame.width, (event.clientY - frame.y) / frame.height);
+  const within = (value: number) => Math.min(1, Math.max(0, value));
+  return {
+    x: within((event.clientX - frame.x) / frame.width),
+    y: within((event.clientY - frame.y) / frame.height),
+  };
 }
+
+function press(event: PointerEvent): void {
+  (event.currentTarget as HTMLElement).setPointerCapture(event.pointerId);
+  drawing.value = { from: at(event), to: at(event) };
+}
+
+function draw(event: PointerEvent): void {
+  if (drawing.value) drawing.value = { ...drawing.value, to: at(event) };
+}
+
+function release(event: PointerEvent): void {
+  if (!drawing.value) return;
+  const { from, to } = drawing.value;
+  drawing.value = undefined;
+  const isClick = Math.hypot(to.x - from.x, to.y - from.y) < CLICK;
+  emit(
+    "change",
+    isClick ? pointedAt(props.areas, from) : drawn(props.areas, from, to, event.shiftKey),
+  );
+}
+
+const draft = computed((): Area | undefined => {
+  if (!drawing.value) return undefined;
+  const { from, to } = drawing.value;
+  return drawn([], from, to)[0];
+});
 
 const steps: Record<string, [number, number]> = {
   ArrowLeft: [-1, 0],
@@ -61,28 +78,23 @@ const steps: Record<string, [number, number]> = {
   ArrowUp: [0, -1],
   ArrowDown: [0, 1],
 };
+const sizes: Record<string, number> = { "+": 1.1, "-": 1 / 1.1 };
 
 function nudge(event: KeyboardEvent): void {
   const step = steps[event.key];
-  if (!step) return;
+  const times = sizes[event.key];
+  if (!step && !times) return;
   event.preventDefault();
+  if (times) return emit("change", grown(props.areas, times));
   const by = event.shiftKey ? 0.1 : 0.01;
-  const { x, y } = thing.value ? middleOf(thing.value) : { x: 0.5, y: 0.5 };
-  point(x + step[0] * by, y + step[1] * by);
+  emit("change", moved(props.areas, { x: step![0] * by, y: step![1] * by }));
 }
 
-function toggle(index: number): void {
-  emit(
-    "change",
-    props.areas.map((area, i) =>
-      i === index ? { ...area, weight: area.weight > 0 ? 0 : 1, said: true } : area,
-    ),
-  );
-}
+const toggle = (index: number): void => emit("change", toggled(props.areas, index));
 
 const label = ({ kind, weight }: Area, index: number): string =>
   kind === "face"
-    ? `Face ${index + 1} is ${weight > 0 ? "kept whole; press to leave it out" : "left out; press to keep it whole"}`
+    ? `Face ${index + 1} is ${weight > 0 ? "kept whole; press to leave it out, twice to keep it alone" : "left out; press to keep it whole"}`
     : "What the picture shows is kept whole; press to leave it out";
 
 const where = computed(() => {
@@ -102,8 +114,11 @@ const boxOf = ({ x, y, width, height }: Area) => ({
   <div class="areas">
     <button
       class="frame"
-      :aria-label="`What matters in the ${name.toLowerCase()}: ${where}. Arrow keys move it.`"
-      @click="pick"
+      :aria-label="`What matters in the ${name.toLowerCase()}: ${where}. Arrow keys move it, plus and minus size it; dragging draws it.`"
+      @pointerdown="press"
+      @pointermove="draw"
+      @pointerup="release"
+      @pointercancel="drawing = undefined"
       @keydown="nudge"
     >
       <img :src="src" :alt="alt" />
@@ -118,9 +133,15 @@ const boxOf = ({ x, y, width, height }: Area) => ({
         :title="label(area, index)"
         :style="boxOf(area)"
         @click="toggle(index)"
+        @dblclick="emit('change', alone(areas, index))"
       ></button>
       <!-- A click on it points at something else, so only its corner is pressed. -->
-      <span v-else-if="area.weight > 0" class="area thing" :style="boxOf(area)">
+      <span
+        v-else-if="area.weight > 0"
+        class="area thing"
+        :class="{ soft: !isFirm(area) }"
+        :style="boxOf(area)"
+      >
         <NButton
           class="leave"
           size="tiny"
@@ -133,6 +154,7 @@ const boxOf = ({ x, y, width, height }: Area) => ({
         </NButton>
       </span>
     </template>
+    <span v-if="draft" class="area thing" :style="boxOf(draft)"></span>
   </div>
 </template>
 
@@ -147,11 +169,13 @@ const boxOf = ({ x, y, width, height }: Area) => ({
   border: 0;
   background: none;
   cursor: crosshair;
+  touch-action: none;
 }
 
 img {
   display: block;
   width: 100%;
+  -webkit-user-drag: none;
 }
 
 .area {
@@ -169,6 +193,10 @@ img {
 .area.thing {
   border-style: dashed;
   pointer-events: none;
+}
+
+.area.soft {
+  border-color: #fff;
 }
 
 .leave {

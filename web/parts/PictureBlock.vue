@@ -7,6 +7,7 @@ import type { PictureFilling } from "../../core/piece";
 import { useLibrary } from "../stores/library";
 import { usePiece } from "../stores/piece";
 import { useToasts } from "../stores/toasts";
+import { toldOf } from "./areas";
 import PictureAreas from "./PictureAreas.vue";
 import PictureShelf from "./PictureShelf.vue";
 import { slotName as nameOf } from "../../core/message";
@@ -29,16 +30,9 @@ const was = computed(() => {
 const file = computed(() => library.pictures.find(({ id }) => id === props.filling.picture));
 /** What a person has said, else what was found. */
 const areas = computed(() => props.filling.areas ?? file.value?.areas ?? []);
-const about = computed(() => {
-  const faces = areas.value.filter(({ kind, weight }) => kind === "face" && weight > 0).length;
-  const kept = faces === 1 ? "1 face is kept whole" : `${faces} faces are kept whole`;
-  if (faces > 0) return kept;
-  if (props.filling.areas) return "you said what matters";
-  if (areas.value.length === 0) return "nothing stands out; click what matters";
-  return file.value?.facesSought
-    ? "no face found; click what matters"
-    : "faces were not looked for; click what matters";
-});
+const about = computed(() =>
+  toldOf(areas.value, props.filling.areas !== undefined, file.value?.facesSought ?? false),
+);
 
 function keep(kept: Area[] | undefined): void {
   const to = { ...was.value, areas: kept };
