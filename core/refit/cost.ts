@@ -2,9 +2,9 @@ import { area, box, intersect, type Box } from "../geometry";
 import type { Draft } from "./draft";
 import type { CostTerms, Placed } from "./layout";
 import { BADGE_SHARE } from "./badge";
-import { holdsSubject, missed, mostCovered, seenBoxes, seenParts, softBoxes } from "./subjects";
+import { busyBehind, pictureCost, subjectCost } from "./picture-cost";
 import { allNodes, isList, nodesOf, type Parts } from "./parts";
-import type { PictureNode, ResolvedNode } from "../resolve";
+import type { ResolvedNode } from "../resolve";
 import { isProse } from "../text";
 import { TEXT_ALONE, type Stage } from "./stage";
 
@@ -58,6 +58,7 @@ export class Costing {
       leftOut: this.missing((id) => !present.has(id)),
       subject: subjectCost(draft, placed),
       picture: pictureCost(draft, placed),
+      busy: busyBehind(draft, placed),
       empty: emptiness(this.stage, placed),
       badge: badgeCost(this.stage, placed),
     };
@@ -105,6 +106,7 @@ export const NO_COST: CostTerms = {
   media: 0,
   subject: 0,
   picture: 0,
+  busy: 0,
   empty: 0,
   lines: 0,
   change: 0,
@@ -142,60 +144,6 @@ function offItsGround({ parts, over, plate }: Draft): number {
   if (parts.isCard) return OFF_CARD;
   return parts.overPhoto || parts.plate !== undefined ? OFF_PICTURE : 0;
 }
-
-/** A subject that is cut, lost or covered costs more than leaving out the picture and all else. */
-const CUT = 8;
-const COVERED = 8;
-/** Where a thing ends is a guess: cut, it costs less than leaving out its picture, and in a collage it is one of some. */
-const CUT_GUESS = 6;
-/** What it costs to cover all of the middle of a landscape, or the like. */
-const SOFT_COVERED = 6;
-/** Of a group, what each person costs that is out of the picture, as a share of them all. */
-const SOME_OUT = 5;
-
-/** A subject of which a part is cut, none is whole, or that words lie on. */
-function subjectCost(draft: Draft, placed: Placed[]): number {
-  const photos = placed.filter(isPhoto);
-  const guessed = photos.filter((photo) => !isCertain(photo) && !holdsSubject(photo));
-  const costs = photos.map(
-    (photo) =>
-      (isCertain(photo) && !holdsSubject(photo) ? CUT : 0) + coveredCost(draft, photo, placed),
-  );
-  return Math.max(0, ...costs) + (CUT_GUESS * guessed.length) / Math.max(1, photos.length);
-}
-
-const isCertain = (photo: Placed): boolean => seenParts(photo).some(({ part }) => part.certain);
-
-const isPhoto = ({ node }: Placed): boolean => node.type === "picture";
-
-function coveredCost({ over }: Draft, photo: Placed, placed: Placed[]): number {
-  if (!over) return 0;
-  const covers = (item: Placed) =>
-    item !== photo && item.node.role !== "backdrop" && item.node.role !== "ornament";
-  const covering = placed.filter(covers).map((item) => item.box);
-  const share = mostCovered(seenBoxes(photo), covering);
-  const soft = mostCovered(softBoxes(photo), covering);
-  return (share > 0 ? COVERED + 4 * share : 0) + SOFT_COVERED * soft;
-}
-
-/** What it costs that a picture takes up less than the area it could fill, or has not the shape it was given. By eye. */
-const SMALLER = 3;
-const UNSHAPED = 0.6;
-
-/** A picture with some of its subject out, or that stands whole or in a plain frame so that none of it is cut. */
-function pictureCost({ media, over, parts }: Draft, placed: Placed[]): number {
-  const photos = placed.filter(isPhoto);
-  const out = (SOME_OUT * sum(photos.map(missed))) / Math.max(1, photos.length);
-  if (!media || over || photos.length === 0) return out;
-  const filled = sum(photos.map(({ box: at }) => area(at))) / Math.max(1, area(media));
-  const unshaped = photos.some(({ node }) => !parts.photos.includes(node as PictureNode));
-  return out + SMALLER * Math.max(0, FILLED - filled) + (unshaped ? UNSHAPED : 0);
-}
-
-/** Gaps between pictures take the rest. */
-const FILLED = 0.9;
-
-const sum = (values: number[]): number => values.reduce((a, b) => a + b, 0);
 
 function rulingShare({ media, parts }: Draft): number {
   if (media) return RULING_SHARE;

@@ -59,6 +59,8 @@ export interface CostTerms {
   subject: number;
   /** A picture that shows less than it could, so that its subject is whole. */
   picture: number;
+  /** Words on a busy part of a picture. */
+  busy: number;
   empty: number;
   lines: number;
   change: number;

@@ -73,7 +73,7 @@ function setAmount(key: keyof Adjust, event: Event): void {
     <p class="quiet small">
       Look at a size large (Enter) to move it by hand.
       <button v-if="styleOf(shown).framing" class="button plain" @click="release(shown)">
-        Back to its focus
+        Back to what it shows
       </button>
     </p>
     <details>

@@ -42,7 +42,7 @@ export interface PictureStyling {
   /** By pixels of the picture. */
   move(shown: ShownPicture, by: Point): void;
   adjust(shown: ShownPicture, adjust: PictureStyle["adjust"]): void;
-  /** The picture stands as its focus asks for again. */
+  /** The picture stands as its subject asks for again. */
   release(shown: ShownPicture): void;
 }
 
