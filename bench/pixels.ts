@@ -133,6 +133,9 @@ function plainStyle({
 /** A cell of the board that is half seen is seen or not, and edges are blurred. */
 const CELL_ERROR = 1 / 16;
 
+/** Pixels across, at which subjects are counted; no more than twice the size's own. */
+const SUBJECT_WIDTH = 1600;
+
 async function judgeSubjects(
   studio: Studio,
   piece: Piece,
@@ -143,7 +146,8 @@ async function judgeSubjects(
   const sources = await studio.sources(piece, brand);
   for (const placement of PLACES) {
     const { scene, layout } = makeScene(piece, brand, placement, sources);
-    const scale = Math.min(1, 2 * cssPerPixel(placement));
+    // Large enough that a cell of a small subject is still some pixels.
+    const scale = Math.min(2, SUBJECT_WIDTH / placement.width);
     const subject = await seenSubject(studio, scene, scale, marked);
     if (!subject) continue;
     tally.subjects++;

@@ -47,7 +47,7 @@ function coveredCost({ over }: Draft, photo: Placed, placed: Placed[]): number {
 }
 
 /** What words cost on a part of a picture whose grey values spread by one. By eye. */
-const BUSY = 4;
+const BUSY = 2;
 /** A ground of no more spread than this is calm: spread of grey values, 0..1. By eye. */
 const CALM = 0.08;
 
@@ -70,7 +70,9 @@ const UNSHAPED = 0.6;
 /** A picture with some of its subject out, or that stands whole or in a plain frame so that none of it is cut. */
 export function pictureCost({ media, over, parts }: Draft, placed: Placed[]): number {
   const photos = placed.filter(isPhoto);
-  const lost = photos.map((photo) => SOME_OUT * missed(photo) + CROPPED * croppedAway(photo));
+  // What lies under words fills the frame, whatever its shape.
+  const cropped = over ? 0 : CROPPED;
+  const lost = photos.map((photo) => SOME_OUT * missed(photo) + cropped * croppedAway(photo));
   const out = sum(lost) / Math.max(1, photos.length);
   if (!media || over || photos.length === 0) return out;
   const filled = sum(photos.map(({ box: at }) => area(at))) / Math.max(1, area(media));

@@ -4,7 +4,7 @@ import { groundBehind, veiled } from "./ground";
 import type { Placed, Veil } from "./layout";
 import { around } from "./media";
 import type { Stage } from "./stage";
-import { seenBoxes } from "./subjects";
+import { seenBoxes, softBoxes } from "./subjects";
 
 const STEP = 0.04;
 /** Tones are read off a coarse grid, so a little more contrast is asked for than is needed. */
@@ -69,7 +69,12 @@ function veilFor(stage: Stage, picture: Placed, claims: Claim[]): Veil | undefin
   if (strength === 0) return undefined;
   const inks = around(helped.map(({ ink }) => ink))!;
   const shape = shapeOf(stage, picture.box, inset(inks, -REACH * stage.unit));
-  return { hex, alpha: strength, ...shape, fade: fadeBefore(shape, seenBoxes(picture)) };
+  return {
+    hex,
+    alpha: strength,
+    ...shape,
+    fade: fadeBefore(shape, [...seenBoxes(picture), ...softBoxes(picture)]),
+  };
 }
 
 /** It ends before the nearest face or thing, but never in a hard edge. */
