@@ -3,7 +3,7 @@
  */
 
 /** A part of a picture's subject is whole when so much of it is shown: a face, or a thing. Shares of its area; by eye. */
-export const LEAST_SUBJECT_SHOWN = { face: 0.9, thing: 0.86 } as const;
+export const LEAST_SUBJECT_SHOWN = { face: 0.95, thing: 0.86 } as const;
 
 /** From this weight on a part is whole or out; a lighter one, such as the middle of a landscape, may be cut. */
 export const FIRM_WEIGHT = 0.5;

@@ -12,9 +12,11 @@ export {
   type Placing,
 } from "./crop";
 export { develop, type Developing, type Shown } from "./develop";
+export { findGround } from "./flat";
+export type { Thumbnail } from "./lab";
 export { draftLevel, pixelBox } from "./levels";
 export { isPage, type Greys } from "./page";
 export { rasterOf, sample, type Raster, type View } from "./raster";
-export { findGround, findThing, type Thumbnail } from "./salience";
+export { findThing } from "./salience";
 export { isFirm, shareShown, subjectOf, type Part, type Subject } from "./subject";
 export { readTones, toneOf, type GroundTone } from "./tones";

@@ -1,15 +1,8 @@
-import { converter } from "culori";
-import { hexOfBytes, type Hex } from "../colour";
 import type { Area } from "../files";
 import { barrierFromEdge } from "./barrier";
+import { flatEdge, offTheGround } from "./flat";
+import { labOf, type Colours, type Thumbnail } from "./lab";
 import { grownTo, otsu, regionsAbove, type Field } from "./regions";
-
-/** RGB, three bytes a pixel, row after row. */
-export interface Thumbnail {
-  data: Uint8Array;
-  width: number;
-  height: number;
-}
 
 /** Photographers keep the subject off the edges: the spread of that expectation, as a share of the sides. By eye. */
 const CENTRE_SPREAD = 0.4;
@@ -32,7 +25,7 @@ const DISTINCT = 44;
 const MOST_GROWN = 1.95;
 /** Of a scene the middle is rather kept than cut, without so much of what stands out at either end. By eye. */
 const SCENE_WEIGHT = 0.4;
-const STREWN = 0.08;
+const STREWN = 0.03;
 
 /**
  * What a picture without people shows: the box of what stands out from its edges, found by the barrier that a way from
@@ -61,56 +54,6 @@ export function findThing(picture: Thumbnail): Area | undefined {
     ? { ...areaAround(grown, picture, SPECKS, AIR_AROUND), weight: 1 }
     : { ...areaAround(core, picture, STREWN), weight: SCENE_WEIGHT };
 }
-
-/** The colour all around, where a picture stands on one flat ground: it can be shown beyond its edges. */
-export function findGround(picture: Thumbnail): Hex | undefined {
-  const at = flatEdge(labOf(picture));
-  if (at === undefined) return undefined;
-  const [r, g, b] = picture.data.subarray(3 * at, 3 * at + 3);
-  return hexOfBytes(r!, g!, b!);
-}
-
-/** Lightness and the two colour axes of CIELAB. */
-type Colours = readonly [Field, Field, Field];
-
-const toLab = converter("lab65");
-
-function labOf({ data, width, height }: Thumbnail): Colours {
-  const labs = Array.from({ length: width * height }, (_, i) => {
-    const part = (channel: number) => data[i * 3 + channel]! / 255;
-    return toLab({ mode: "rgb", r: part(0), g: part(1), b: part(2) });
-  });
-  const axis = (name: "l" | "a" | "b"): Field => ({
-    values: Float64Array.from(labs, (lab) => lab[name]),
-    width,
-    height,
-  });
-  return [axis("l"), axis("a"), axis("b")];
-}
-
-/** An edge is flat where so much of it is no further from its usual colour than the eye hardly sees. In CIELAB units. */
-const FLAT_SHARE = 0.98;
-const FLAT = 5;
-/** From so far off the ground on, it is ink. In CIELAB units; by eye. */
-const OFF_GROUND = 9;
-
-/** A pixel of the usual colour of the edge, by index, where the edge is of that colour all around. */
-function flatEdge(colours: Colours): number | undefined {
-  const [{ values, width, height }] = colours;
-  const edge = [...values.keys()].filter((i) => {
-    const [x, y] = [i % width, Math.floor(i / width)];
-    return x === 0 || y === 0 || x === width - 1 || y === height - 1;
-  });
-  const usual = edge.sort((a, b) => values[a]! - values[b]!)[Math.floor(edge.length / 2)]!;
-  const flat = edge.filter((i) => apart(colours, i, usual) <= FLAT);
-  return flat.length >= FLAT_SHARE * edge.length ? usual : undefined;
-}
-
-const offTheGround = (colours: Colours, ground: number): number[] =>
-  [...colours[0].values.keys()].filter((i) => apart(colours, i, ground) > OFF_GROUND);
-
-const apart = (colours: Colours, a: number, b: number): number =>
-  Math.hypot(...colours.map(({ values }) => values[a]! - values[b]!));
 
 /** What stands out, 0..2 of what stands out most, and the same weighed by nearness to the middle; `most` in CIELAB units. */
 function salienceOf(colours: Colours): { salience: Field; weighed: Field; most: number } {
