@@ -4,7 +4,12 @@ import { area, box, intersect } from "../../core/geometry";
 import { photographs, type Photograph } from "../../tests/support/photographs";
 import { inspectPicture } from "./inspect";
 
-const looked = ({ bytes, name }: Photograph): Promise<PictureFile> => inspectPicture(bytes(), name);
+const known = new Map<string, Promise<PictureFile>>();
+
+function looked({ bytes, name }: Photograph): Promise<PictureFile> {
+  if (!known.has(name)) known.set(name, inspectPicture(bytes(), name));
+  return known.get(name)!;
+}
 
 const of = (...kinds: Photograph["kind"][]): Photograph[] =>
   photographs.filter(({ kind }) => kinds.includes(kind));
