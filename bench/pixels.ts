@@ -133,8 +133,8 @@ function plainStyle({
 /** A cell of the board that is half seen is seen or not, and edges are blurred. */
 const CELL_ERROR = 1 / 16;
 
-/** Pixels across, at which subjects are counted; no more than twice the size's own. */
-const SUBJECT_WIDTH = 1600;
+/** Pixels across that a size has at the least when subjects are counted on it; no more than twice its own. */
+const SUBJECT_WIDTH = 600;
 
 async function judgeSubjects(
   studio: Studio,
@@ -147,7 +147,8 @@ async function judgeSubjects(
   for (const placement of PLACES) {
     const { scene, layout } = makeScene(piece, brand, placement, sources);
     // Large enough that a cell of a small subject is still some pixels.
-    const scale = Math.min(2, SUBJECT_WIDTH / placement.width);
+    const viewed = Math.min(1, 2 * cssPerPixel(placement));
+    const scale = Math.min(2, Math.max(viewed, SUBJECT_WIDTH / placement.width));
     const subject = await seenSubject(studio, scene, scale, marked);
     if (!subject) continue;
     tally.subjects++;
