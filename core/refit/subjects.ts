@@ -24,13 +24,15 @@ export function seenParts(item: Placed): SeenPart[] {
 function partsIn({ node, crop, box: at }: Placed): SeenPart[] {
   if (node.type !== "picture" || !crop || node.framing.fit === "contain") return [];
   const frame = node.frame && cuts(node.frame) ? node.frame : undefined;
-  const inner = frame && innerBox(frame, at);
+  // A shape that has no room inside answers its whole box.
+  const inBox = frame && innerBox(frame, at);
+  const inner = inBox && inBox.width < at.width ? inBox : undefined;
   const outline = frame && outlineIn(frame, at);
   return node.subject.parts.map((part) => {
     const box = seenInFrame(crop, part.box, at);
     const inCrop = shareShown(crop, part.box);
     const inShape =
-      !outline || inCrop === 0 || contains(inner!, box) ? 1 : shareInside(outline, box);
+      !outline || inCrop === 0 || (inner && contains(inner, box)) ? 1 : shareInside(outline, box);
     return { part, shown: inCrop * inShape, box };
   });
 }
