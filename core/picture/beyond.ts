@@ -1,5 +1,6 @@
 import { box, centre, type Box } from "../geometry";
 import type { Subject } from "./subject";
+import type { Stretch } from "./window";
 
 /** Air around a thing that is shown on its own ground, as a share of its sides. By eye. */
 const AIR = 0.1;
@@ -34,11 +35,6 @@ export function cropBeyond(
     { start: (room.y - frame.y) * scale, length: room.height * scale },
   );
   return box(x, y, frame.width * scale, frame.height * scale);
-}
-
-interface Stretch {
-  start: number;
-  length: number;
 }
 
 /** Where what is seen starts on one axis: inside the picture as long as the subject stays in its room there. */

@@ -1,7 +1,11 @@
-/** A stretch of one axis, with what it is worth to be seen whole. */
+/** A stretch of one axis. */
 export interface Stretch {
   start: number;
   length: number;
+}
+
+/** A stretch with what it is worth to be seen whole. */
+interface Weighed extends Stretch {
   weight: number;
 }
 
@@ -16,8 +20,8 @@ const HAIR = 1e-6;
 export function windowOn(
   whole: number,
   window: number,
-  all: Omit<Stretch, "weight">,
-  parts: readonly Stretch[],
+  all: Stretch,
+  parts: readonly Weighed[],
 ): number {
   const room = Math.max(0, whole - window);
   const within = (start: number) => Math.min(Math.max(0, start), room);
@@ -36,7 +40,7 @@ const startsFor = ({ start, length }: Stretch, window: number): number[] => [
   start + (length - window) / 2,
 ];
 
-function worth(from: number, window: number, parts: readonly Stretch[]): number {
+function worth(from: number, window: number, parts: readonly Weighed[]): number {
   const to = from + window;
   return parts.reduce((sum, { start, length, weight }) => {
     const seen = Math.min(to, start + length) - Math.max(from, start);

@@ -90,7 +90,7 @@ export function inFrame(node: PictureNode, at: Box, clear: Box): Placed {
 function cropIn(node: PictureNode, at: Box, clear: Box): Pick<Placed, "crop" | "ground"> {
   const { file, subject, framing, frame } = node;
   if (Math.min(at.width, at.height) <= 0) return { crop: cropTo(file, at, subject, framing) };
-  const inShape = frame && cuts(frame) ? innerBox(frame, at) : at;
+  const inShape = (frame && cuts(frame) && innerBox(frame, at)) || at;
   const hasFace = subject.parts.some(({ kind }) => kind === "face");
   return cropInto(node, at, hasFace ? intersect(inShape, clear) : inShape);
 }

@@ -24,9 +24,7 @@ export function seenParts(item: Placed): SeenPart[] {
 function partsIn({ node, crop, box: at }: Placed): SeenPart[] {
   if (node.type !== "picture" || !crop || node.framing.fit === "contain") return [];
   const frame = node.frame && cuts(node.frame) ? node.frame : undefined;
-  // A shape that has no room inside answers its whole box.
-  const inBox = frame && innerBox(frame, at);
-  const inner = inBox && inBox.width < at.width ? inBox : undefined;
+  const inner = frame && innerBox(frame, at);
   const outline = frame && outlineIn(frame, at);
   return node.subject.parts.map((part) => {
     const box = seenInFrame(crop, part.box, at);
@@ -66,15 +64,14 @@ export function missed(photo: Placed): number {
 }
 
 /** Where the parts stand that are seen and that nothing may lie on, in output pixels. */
-export const seenBoxes = (item: Placed): Box[] =>
-  seenParts(item)
-    .filter(({ part, shown }) => isFirm(part) && shown > MOST_SUBJECT_OUT)
-    .map(({ box }) => box);
+export const seenBoxes = (item: Placed): Box[] => boxesOf(item, isFirm);
 
 /** Where the parts stand that are rather kept than cut. */
-export const softBoxes = (item: Placed): Box[] =>
+export const softBoxes = (item: Placed): Box[] => boxesOf(item, (part) => !isFirm(part));
+
+const boxesOf = (item: Placed, isMeant: (part: Part) => boolean): Box[] =>
   seenParts(item)
-    .filter(({ part, shown }) => !isFirm(part) && shown > MOST_SUBJECT_OUT)
+    .filter(({ part, shown }) => isMeant(part) && shown > MOST_SUBJECT_OUT)
     .map(({ box }) => box);
 
 /** The share of the part that is most covered by one of these, 0..1; 0 where that cannot be seen. */

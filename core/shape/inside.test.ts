@@ -30,7 +30,7 @@ describe("what lies inside a shape", () => {
       const corner = { ...BOX, width: 110, height: 90 };
       for (const part of [BOX, corner])
         expect(shareInside(d, part)).to.be.closeTo(painted(d, part), 0.035);
-      const inner = innerBox(spec(kind), BOX);
+      const inner = innerBox(spec(kind), BOX)!;
       if (kind !== "star") expect(painted(d, roundedIn(inner))).to.be.above(0.96);
     });
 

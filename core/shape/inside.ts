@@ -19,8 +19,8 @@ export function shareInside(d: string, { x, y, width, height }: Box): number {
   return inside / GRID ** 2;
 }
 
-/** About the middle of a shape's box, the largest box of its proportions that lies all but whole inside the shape. */
-export function innerBox(spec: ShapeSpec, b: Box): Box {
+/** About the middle of a shape's box, the largest box of its proportions that lies all but whole inside the shape; none in a slim one. */
+export function innerBox(spec: ShapeSpec, b: Box): Box | undefined {
   const ratio = Math.round((100 * b.width) / b.height) / 100;
   const key = `${JSON.stringify(spec)} ${ratio}`;
   let share = innerShares.get(key);
@@ -28,6 +28,7 @@ export function innerBox(spec: ShapeSpec, b: Box): Box {
     if (innerShares.size >= MOST_KNOWN) innerShares.clear();
     innerShares.set(key, (share = innerShare(spec, b)));
   }
+  if (share === 0) return undefined;
   const { x, y } = centre(b);
   const [width, height] = [share * b.width, share * b.height];
   return box(x - width / 2, y - height / 2, width, height);
@@ -45,7 +46,7 @@ function innerShare(spec: ShapeSpec, b: Box): number {
     const inner = box(x - width / 2, y - height / 2, width, height);
     if (shareInside(d, inner) > ALL_BUT_WHOLE) return share;
   }
-  return 1;
+  return 0;
 }
 
 const LEAST_INNER = 0.4;
