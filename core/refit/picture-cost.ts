@@ -72,7 +72,10 @@ export function pictureCost({ media, over, parts }: Draft, placed: Placed[]): nu
   const photos = placed.filter(isPhoto);
   // What lies under words fills the frame, whatever its shape.
   const cropped = over ? 0 : CROPPED;
-  const lost = photos.map((photo) => SOME_OUT * missed(photo) + cropped * croppedAway(photo));
+  const lost = photos.map(
+    (photo) =>
+      SOME_OUT * missed(photo) + cropped * croppedAway(photo) + BEYOND * groundShown(photo),
+  );
   const out = sum(lost) / Math.max(1, photos.length);
   if (!media || over || photos.length === 0) return out;
   const filled = sum(photos.map(({ box: at }) => area(at))) / Math.max(1, area(media));
@@ -88,6 +91,16 @@ function croppedAway({ node, crop }: Placed): number {
   if (node.type !== "picture" || !crop || node.subject.parts.length === 0) return 0;
   const { width, height } = node.file;
   return 1 - area(intersect(crop, box(0, 0, width, height))) / (width * height);
+}
+
+/** What it costs that all of a frame is the ground beyond its picture: a wide thing is small in an upright one. By eye. */
+const BEYOND = 2.5;
+
+/** The share of what is shown that lies beyond the picture's edges. */
+function groundShown({ node, crop, ground }: Placed): number {
+  if (node.type !== "picture" || !crop || !ground) return 0;
+  const { width, height } = node.file;
+  return 1 - area(intersect(crop, box(0, 0, width, height))) / area(crop);
 }
 
 /** Gaps between pictures take the rest. */

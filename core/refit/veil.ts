@@ -1,7 +1,7 @@
 import { contrastNeeded, luminance, luminanceContrast, type Hex } from "../colour";
 import { area, between, bottom, inset, intersect, overlaps, right, type Box } from "../geometry";
 import { groundBehind, veiled } from "./ground";
-import type { Placed, Veil } from "./layout";
+import type { Placed, ShownLogo, Veil } from "./layout";
 import { around } from "./media";
 import type { Stage } from "./stage";
 import { seenBoxes, softBoxes } from "./subjects";
@@ -48,8 +48,14 @@ function claimOn(stage: Stage, picture: Placed, other: Placed, placed: readonly 
     const needed = contrastNeeded(css, node.weight);
     return [{ ink, own: luminance(node.colour), needed }];
   }
-  const own = other.logo ? LOGO_INK[other.logo.logo.ground] : undefined;
+  const own = other.logo && logoOwn(other.logo);
   return own === undefined ? [] : [{ ink, own, needed: LOGO_CONTRAST }];
+}
+
+/** The luminance of a logo's ink; undefined for one that reads anywhere, or on a plate of its own. */
+function logoOwn({ logo, tint, plate }: ShownLogo): number | undefined {
+  if (plate) return undefined;
+  return tint ? luminance(tint) : LOGO_INK[logo.ground];
 }
 
 const hides = (item: Placed, ink: Box): boolean =>
