@@ -18,7 +18,7 @@ const GROWN = 0.9;
 const SPECKS = 0.02;
 const AIR = 0.03;
 /** Tails, handles and shadows reach further than what stands out. By trial. */
-const AIR_AROUND = 0.06;
+const AIR_AROUND = 0.08;
 /** A thing fills so much of its box, stands out so far, and grows no further; else it is a scene. By trial. */
 const COMPACT = 0.44;
 const DISTINCT = 44;
@@ -26,6 +26,10 @@ const MOST_GROWN = 1.95;
 /** Of a scene the middle is rather kept than cut, without so much of what stands out at either end. By eye. */
 const SCENE_WEIGHT = 0.4;
 const STREWN = 0.03;
+/** A place lies in layers, sky over land over water: so much of how its colours differ is between its rows. By trial. */
+const LAYERED = 0.4;
+/** What fills a picture that is no place is a thing whose reach is unsure. */
+const UNSURE = 0.6;
 
 /**
  * What a picture without people shows: the box of what stands out from its edges, found by the barrier that a way from
@@ -50,9 +54,10 @@ export function findThing(picture: Thumbnail): Area | undefined {
   const found = areaAround(grown, picture, SPECKS);
   const filled = grown.length / (picture.width * picture.height * found.width * found.height);
   const isThing = filled >= COMPACT && most >= DISTINCT && grown.length <= MOST_GROWN * core.length;
-  return isThing
-    ? { ...areaAround(grown, picture, SPECKS, AIR_AROUND), weight: 1 }
-    : { ...areaAround(core, picture, STREWN), weight: SCENE_WEIGHT };
+  if (isThing) return { ...areaAround(grown, picture, SPECKS, AIR_AROUND), weight: 1 };
+  return layered(colours) >= LAYERED
+    ? { ...areaAround(core, picture, STREWN), weight: SCENE_WEIGHT }
+    : { ...areaAround(grown, picture, STREWN), weight: UNSURE };
 }
 
 /** What stands out, 0..2 of what stands out most, and the same weighed by nearness to the middle; `most` in CIELAB units. */
@@ -90,6 +95,20 @@ function offTheEdges(colours: Colours): Float64Array {
     const far = edges.map((edge) => edge[i]!);
     return (far.reduce((a, b) => a + b, 0) - Math.max(...far)) / (edges.length - 1);
   });
+}
+
+/** The share of the spread of a picture's colours that lies between its rows, 0..1. */
+function layered(colours: Colours): number {
+  let [all, between] = [0, 0];
+  for (const { values, width, height } of colours) {
+    const mean = values.reduce((a, b) => a + b, 0) / values.length;
+    for (const value of values) all += (value - mean) ** 2;
+    for (let y = 0; y < height; y++) {
+      const row = values.subarray(y * width, (y + 1) * width);
+      between += width * (row.reduce((a, b) => a + b, 0) / width - mean) ** 2;
+    }
+  }
+  return all === 0 ? 1 : between / all;
 }
 
 const meanOf = (values: Float64Array, pixels: readonly number[]): number =>
