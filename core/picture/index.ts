@@ -15,6 +15,7 @@ export { develop, type Developing, type Shown } from "./develop";
 export { findGround } from "./flat";
 export type { Thumbnail } from "./lab";
 export { draftLevel, pixelBox } from "./levels";
+export { findLettering } from "./lettering";
 export { isPage, type Greys } from "./page";
 export { rasterOf, sample, type Raster, type View } from "./raster";
 export { findThing } from "./salience";

@@ -28,6 +28,17 @@ export function otsu({ values }: Field): number {
   return (most * threshold) / LEVELS;
 }
 
+/** The most of each value and its eight neighbours. */
+export const mostAround = ({ values, width, height }: Field): Float64Array =>
+  Float64Array.from(values, (_, i) => {
+    let most = -Infinity;
+    const [x, y] = [i % width, Math.floor(i / width)];
+    for (let v = Math.max(0, y - 1); v <= Math.min(height - 1, y + 1); v++)
+      for (let u = Math.max(0, x - 1); u <= Math.min(width - 1, x + 1); u++)
+        most = Math.max(most, values[v * width + u]!);
+    return most;
+  });
+
 /** The connected regions of a field, as lists of pixels, in which its values reach a threshold. */
 export function regionsAbove(field: Field, threshold: number): number[][] {
   const seen = new Uint8Array(field.values.length);

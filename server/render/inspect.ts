@@ -1,6 +1,14 @@
 import sharp from "sharp";
 import type { Area, Art, PictureFile } from "../../core/files";
-import { findGround, findThing, isPage, rasterOf, readArt, readTones } from "../../core/picture";
+import {
+  findGround,
+  findLettering,
+  findThing,
+  isPage,
+  rasterOf,
+  readArt,
+  readTones,
+} from "../../core/picture";
 import { problem } from "../../core/problem";
 import { fileId } from "../files/hash";
 
@@ -81,17 +89,20 @@ async function artOf(bytes: Buffer): Promise<Art | undefined> {
 
 /** Small enough that texture is gone, and large enough that a face is still a few pixels. */
 const THUMBNAIL = 64;
-/** Large enough for lines of text to be told from texture. */
+/** Large enough for panels and boxes to be told from texture, and for lines of small print. */
 const PAGE_SIDE = 320;
+const PRINT_SIDE = 480;
 
 /** What a picture shows, and the ground that it stands on. */
 async function lookAt(bytes: Buffer): Promise<Pick<PictureFile, "areas" | "ground">> {
   const small = await pixelsOf(bytes, THUMBNAIL);
   const ground = findGround(small);
   const page = await pixelsOf(bytes, PAGE_SIDE, "b-w");
-  const whole = !ground && isPage(page) ? WHOLE : undefined;
-  const thing = whole ?? findThing(small);
-  return { ...(thing ? { areas: [thing] } : {}), ...(ground ? { ground } : {}) };
+  if (!ground && isPage(page)) return { areas: [WHOLE] };
+  const thing = findThing(small);
+  const print = findLettering(await pixelsOf(bytes, PRINT_SIDE, "b-w")) ?? findLettering(page);
+  const areas = [thing, print].filter((one) => one !== undefined);
+  return { ...(areas.length > 0 ? { areas } : {}), ...(ground ? { ground } : {}) };
 }
 
 /** A page is meant to be seen to its edges. */

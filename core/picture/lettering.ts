@@ -1,0 +1,101 @@
+import type { Area } from "../files";
+import { mostAround, regionsAbove, type Field } from "./regions";
+import type { Greys } from "./page";
+
+/*
+ * Blocks of small print in a picture: a photographed page, a printed pack, a poster. Lines of ink lie on paper with gaps
+ * between them, and each line is broken into letters; grass, bricks and leaves have no such gaps. All limits by trial, on
+ * pages drawn in two typefaces, turned, shaded and blurred, and on photographs and prints without lettering.
+ */
+
+/** The side of a window that a few lines fall into, in pixels: a copy of 320 shows large letters, one of 480 small ones. */
+const WINDOW = 24;
+const STEP = WINDOW / 2;
+/** Ink is this many levels darker than paper, and paper is the most of it. */
+const LEAST_CONTRAST = 36;
+const LEAST_PAPER = 0.55;
+/** A row of pixels is a gap with less ink than the first, a line with more than the second, a rule with more than the third. */
+const ROW = { gap: 0.08, line: 0.15, rule: 0.85 } as const;
+const MOST_RULES = 1;
+/** Lines and gaps follow each other so often in a window, and a line changes so often between ink and paper. */
+const LEAST_TURNS = 3;
+const LEAST_STROKES = WINDOW / 8;
+/** A block takes up this share of the picture at least. */
+const LEAST_BLOCK = 0.04;
+
+/** The box of the print in a picture, to be seen whole or not at all; undefined where there is no block of it. */
+export function findLettering(picture: Greys): Area | undefined {
+  const width = Math.floor(picture.width / STEP) - 1;
+  const height = Math.floor(picture.height / STEP) - 1;
+  if (width < 1 || height < 1) return undefined;
+  const values = Float64Array.from({ length: width * height }, (_, i) =>
+    isPrint(picture, STEP * (i % width), STEP * Math.floor(i / width)) ? 1 : 0,
+  );
+  const blocks = blocksOf({ values, width, height });
+  if (blocks.length === 0) return undefined;
+  const print = blocks.flat();
+  const along = (steps: number[], side: number) => {
+    const [from, to] = [Math.min(...steps), Math.max(...steps) + WINDOW / STEP];
+    const rounded = (step: number) => Math.round((1000 * step * STEP) / side) / 1000;
+    return { start: rounded(from), length: rounded(to - from) };
+  };
+  const [x, y] = [
+    along(
+      print.map((i) => i % width),
+      picture.width,
+    ),
+    along(
+      print.map((i) => Math.floor(i / width)),
+      picture.height,
+    ),
+  ];
+  return { kind: "thing", x: x.start, y: y.start, width: x.length, height: y.length, weight: 1 };
+}
+
+/** The windows of print that stand together, or nearly so, and are enough for a block. */
+function blocksOf(windows: Field): number[][] {
+  const near = { ...windows, values: mostAround(windows) };
+  return regionsAbove(near, 1)
+    .map((region) => region.filter((i) => windows.values[i] === 1))
+    .filter((block) => block.length >= LEAST_BLOCK * windows.values.length);
+}
+
+/** Whether a window of a picture, from this pixel on, shows lines of letters. */
+function isPrint(picture: Greys, left: number, top: number): boolean {
+  const window = Array.from({ length: WINDOW }, (_, y) => {
+    const from = (top + y) * picture.width + left;
+    return picture.data.subarray(from, from + WINDOW);
+  });
+  const sorted = window.flatMap((row) => [...row]).sort((a, b) => a - b);
+  const [ink, paper] = [0.03, 0.9].map((share) => sorted[Math.floor(share * sorted.length)]!);
+  if (paper! - ink! < LEAST_CONTRAST) return false;
+  const limit = (2 * paper! + ink!) / 3;
+  if (sorted.filter((grey) => grey > limit).length < LEAST_PAPER * sorted.length) return false;
+  const rows = window.map((row) => inkOf(row, limit));
+  const lines = rows.filter(({ share }) => share > ROW.line);
+  const rules = rows.filter(({ share }) => share > ROW.rule);
+  const strokes = lines.reduce((sum, { changes }) => sum + changes, 0);
+  return (
+    turnsOf(rows.map(({ share }) => share)) >= LEAST_TURNS &&
+    rules.length <= MOST_RULES &&
+    strokes >= LEAST_STROKES * lines.length
+  );
+}
+
+/** The share of a row that is ink, and how often it changes between ink and paper. */
+function inkOf(row: Uint8Array, limit: number): { share: number; changes: number } {
+  let [inked, changes] = [0, 0];
+  row.forEach((grey, x) => {
+    if (grey <= limit) inked++;
+    if (x > 0 && grey <= limit !== row[x - 1]! <= limit) changes++;
+  });
+  return { share: inked / row.length, changes };
+}
+
+/** How often rows turn from gap to line or back; what lies between the two goes with the one before. */
+function turnsOf(shares: readonly number[]): number {
+  const kinds = shares.flatMap((share) =>
+    share < ROW.gap ? ["gap"] : share > ROW.line ? ["line"] : [],
+  );
+  return kinds.filter((kind, i) => i > 0 && kind !== kinds[i - 1]).length;
+}
