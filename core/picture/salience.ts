@@ -18,7 +18,7 @@ const GROWN = 0.9;
 const SPECKS = 0.02;
 const AIR = 0.03;
 /** Tails, handles and shadows reach further than what stands out. By trial. */
-const AIR_AROUND = 0.08;
+const AIR_AROUND = 0.1;
 /** A thing fills so much of its box, stands out so far, and grows no further; else it is a scene. By trial. */
 const COMPACT = 0.44;
 const DISTINCT = 44;
