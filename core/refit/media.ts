@@ -28,9 +28,18 @@ export function placeMedia(stage: Stage, draft: Draft): Placed[] {
     return [{ node: ornament, box: at, turn: ornament.turn, ...also }];
   }
   if (draft.over) return over(stage, draft, photos, draft.media);
-  const media = framed ? intersect(draft.media, stage.kept) : draft.media;
+  const media = framed ? offTheEdges(stage, draft.media) : draft.media;
   const gap = gapBetween(photos) * stage.leadScale;
   return tiles(media, photos.length, gap).map((part, i) => inArea(stage, photos[i]!, part));
+}
+
+/** A crop that takes more than the rest of an area is the lesser evil: its picture is seen where it is not cropped. By eye. */
+const LEAST_KEPT = 0.6;
+
+/** The part of an area where the words could stand too, or what the margins leave of it. */
+function offTheEdges({ kept, safe }: Stage, part: Box): Box {
+  const [inside, within] = [intersect(part, kept), intersect(part, safe)];
+  return area(inside) >= LEAST_KEPT * area(within) ? inside : within;
 }
 
 /** One picture fills the area, its subject clear of the words; others would lie under them and stay out. */
@@ -99,13 +108,13 @@ function cropIn(node: PictureNode, at: Box, clear: Box): Pick<Placed, "crop" | "
 const LEAST_WHOLE = 0.3;
 
 /** As `inFrame`; a picture whose subject no crop of the area can hold stands whole in it, off the frame's edges. */
-function inArea({ clear, kept, align }: Stage, node: PictureNode, part: Box): Placed {
-  const shown = inFrame(node, part, clear);
+function inArea(stage: Stage, node: PictureNode, part: Box): Placed {
+  const shown = inFrame(node, part, stage.clear);
   if (holdsSubject(shown) || !isAsUsual(node.framing)) return shown;
-  const room = intersect(part, kept);
+  const room = offTheEdges(stage, part);
   const inside = containedIn(node.file, room);
   // It shares the edge of the words.
-  const at = { ...inside, x: room.x + align * (room.width - inside.width) };
+  const at = { ...inside, x: room.x + stage.align * (room.width - inside.width) };
   if (area(at) < LEAST_WHOLE * area(part)) return shown;
   const { frame, ...plain } = node;
   const { width, height } = node.file;
