@@ -162,13 +162,17 @@ const hasList = ({ details }: Parts): boolean =>
 
 /**
  * A layout that leaves out no more than was dropped for it and has no great fault, such as a timid headline or a subject
- * that is cut; for an ornament or a larger picture nothing is set closer.
+ * that is cut or a picture that is small; for an ornament nothing is set closer.
  */
 const holdsAll = ({ cost }: Choice, missing: number): boolean =>
-  cost.leftOut <= missing + SHOWN && total(cost) - cost.leftOut - cost.picture < FAULT;
+  cost.leftOut <= missing + SHOWN &&
+  cost.picture < FAULTY_PICTURE &&
+  total(cost) - cost.leftOut - cost.picture < FAULT;
 
 /** What a layout costs that somebody would want to mend. By eye. */
 const FAULT = 2.5;
+/** And a picture that shows too little, or is far smaller than its place. */
+const FAULTY_PICTURE = 1.2;
 
 /** One after another, but of a great many some at a time: most of them cannot be had anyway. */
 const stepAt = (left: number): number => Math.max(1, Math.floor(left / 6));
