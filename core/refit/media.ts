@@ -1,13 +1,5 @@
 import { area, between, bottom, box, hullOf, intersect, right, type Box } from "../geometry";
-import {
-  adjustedHex,
-  containedIn,
-  cropBeside,
-  cropBeyond,
-  cropTo,
-  isEven,
-  isFirm,
-} from "../picture";
+import { adjustedHex, cropBeside, cropBeyond, cropTo, isEven, isFirm } from "../picture";
 import type { PictureNode } from "../resolve";
 import { innerBox, isPattern } from "../shape";
 import { isEmblem, ornamentIn } from "./ornament";
@@ -15,6 +7,7 @@ import type { Draft } from "./draft";
 import type { Placed } from "./layout";
 import type { Stage } from "./stage";
 import { cuts, holdsSubject } from "./subjects";
+import { offTheEdges, wholeIn } from "./whole";
 
 /** The pictures of a draft in their area, or the ornament that fills it. Empty when the area is no use to a picture. */
 export function placeMedia(stage: Stage, draft: Draft): Placed[] {
@@ -31,15 +24,6 @@ export function placeMedia(stage: Stage, draft: Draft): Placed[] {
   const media = framed ? offTheEdges(stage, draft.media) : draft.media;
   const gap = gapBetween(photos) * stage.leadScale;
   return tiles(media, photos.length, gap).map((part, i) => inArea(stage, photos[i]!, part));
-}
-
-/** A crop that takes more than the rest of an area is the lesser evil: its picture is seen where it is not cropped. By eye. */
-const LEAST_KEPT = 0.6;
-
-/** The part of an area where the words could stand too, or what the margins leave of it. */
-function offTheEdges({ kept, safe }: Stage, part: Box): Box {
-  const [inside, within] = [intersect(part, kept), intersect(part, safe)];
-  return area(inside) >= LEAST_KEPT * area(within) ? inside : within;
 }
 
 /** One picture fills the area, its subject clear of the words; others would lie under them and stay out. */
@@ -104,26 +88,11 @@ function cropIn(node: PictureNode, at: Box, clear: Box): Pick<Placed, "crop" | "
   return cropInto(node, at, hasFace ? intersect(inShape, clear) : inShape);
 }
 
-/** A picture that stands whole in the area that it does not fill takes up so much of that at least. By eye. */
-const LEAST_WHOLE = 0.3;
-
-/** As `inFrame`; a picture whose subject no crop of the area can hold stands whole in it, off the frame's edges. */
+/** As `inFrame`; a picture whose subject no crop of the area can hold stands whole in it. */
 function inArea(stage: Stage, node: PictureNode, part: Box): Placed {
   const shown = inFrame(node, part, stage.clear);
   if (holdsSubject(shown) || !isAsUsual(node.framing)) return shown;
-  const room = offTheEdges(stage, part);
-  const inside = containedIn(node.file, room);
-  // It shares the edge of the words.
-  const at = { ...inside, x: room.x + stage.align * (room.width - inside.width) };
-  if (area(at) < LEAST_WHOLE * area(part)) return shown;
-  const { frame, ...plain } = node;
-  const { width, height } = node.file;
-  return {
-    node: frame && cuts(frame) ? plain : node,
-    box: at,
-    crop: box(0, 0, width, height),
-    turn: node.turn,
-  };
+  return wholeIn(stage, node, part) ?? shown;
 }
 
 export const around = (boxes: readonly Box[]): Box | undefined =>

@@ -64,7 +64,7 @@ export function busyBehind({ over, plate }: Draft, placed: Placed[]): number {
 }
 
 /** What it costs that a picture takes up less than the area it could fill, or has not the shape it was given. By eye. */
-const SMALLER = 3;
+const SMALLER = 4;
 const UNSHAPED = 0.6;
 
 /** A picture with some of its subject out, or that stands whole or in a plain frame so that none of it is cut. */
