@@ -62,40 +62,62 @@ function blocksOf(windows: Field): number[][] {
 
 /** Whether a window of a picture, from this pixel on, shows lines of letters. */
 function isPrint(picture: Greys, left: number, top: number): boolean {
-  const window = Array.from({ length: WINDOW }, (_, y) => {
+  const rows = Array.from({ length: WINDOW }, (_, y) => {
     const from = (top + y) * picture.width + left;
     return picture.data.subarray(from, from + WINDOW);
   });
-  const sorted = window.flatMap((row) => [...row]).sort((a, b) => a - b);
-  const [ink, paper] = [0.03, 0.9].map((share) => sorted[Math.floor(share * sorted.length)]!);
-  if (paper! - ink! < LEAST_CONTRAST) return false;
-  const limit = (2 * paper! + ink!) / 3;
-  if (sorted.filter((grey) => grey > limit).length < LEAST_PAPER * sorted.length) return false;
-  const rows = window.map((row) => inkOf(row, limit));
-  const lines = rows.filter(({ share }) => share > ROW.line);
-  const rules = rows.filter(({ share }) => share > ROW.rule);
+  const { ink, paper, above } = tonesOf(rows);
+  if (paper - ink < LEAST_CONTRAST) return false;
+  const limit = Math.floor((2 * paper + ink) / 3);
+  if (above(limit) < LEAST_PAPER) return false;
+  const inked = rows.map((row) => inkOf(row, limit));
+  const lines = inked.filter(({ share }) => share > ROW.line);
+  const rules = inked.filter(({ share }) => share > ROW.rule);
   const strokes = lines.reduce((sum, { changes }) => sum + changes, 0);
   return (
-    turnsOf(rows.map(({ share }) => share)) >= LEAST_TURNS &&
+    turnsOf(inked.map(({ share }) => share)) >= LEAST_TURNS &&
     rules.length <= MOST_RULES &&
     strokes >= LEAST_STROKES * lines.length
   );
 }
 
+/** Shares of a window's pixels that are darker than its ink, and than its paper. */
+const INK = 0.03;
+const PAPER = 0.9;
+
+/** The greys of ink and paper in a window, and the share of its pixels above a grey. */
+function tonesOf(rows: readonly Uint8Array[]) {
+  const counts = new Uint16Array(256);
+  for (const row of rows) for (const grey of row) counts[grey]!++;
+  const all = WINDOW * WINDOW;
+  const greyAt = (share: number): number => {
+    let grey = 0;
+    for (let sum = counts[0]!; sum <= share * all; sum += counts[grey]!) grey++;
+    return grey;
+  };
+  const above = (grey: number) => counts.subarray(grey + 1).reduce((a, b) => a + b, 0) / all;
+  return { ink: greyAt(INK), paper: greyAt(PAPER), above };
+}
+
 /** The share of a row that is ink, and how often it changes between ink and paper. */
 function inkOf(row: Uint8Array, limit: number): { share: number; changes: number } {
   let [inked, changes] = [0, 0];
-  row.forEach((grey, x) => {
-    if (grey <= limit) inked++;
-    if (x > 0 && grey <= limit !== row[x - 1]! <= limit) changes++;
-  });
+  for (let x = 0; x < row.length; x++) {
+    const isInk = row[x]! <= limit;
+    if (isInk) inked++;
+    if (x > 0 && isInk !== row[x - 1]! <= limit) changes++;
+  }
   return { share: inked / row.length, changes };
 }
 
 /** How often rows turn from gap to line or back; what lies between the two goes with the one before. */
 function turnsOf(shares: readonly number[]): number {
-  const kinds = shares.flatMap((share) =>
-    share < ROW.gap ? ["gap"] : share > ROW.line ? ["line"] : [],
-  );
-  return kinds.filter((kind, i) => i > 0 && kind !== kinds[i - 1]).length;
+  let turns = 0;
+  let last: "gap" | "line" | undefined;
+  for (const share of shares) {
+    const kind = share < ROW.gap ? "gap" : share > ROW.line ? "line" : last;
+    if (last !== undefined && kind !== last) turns++;
+    last = kind;
+  }
+  return turns;
 }

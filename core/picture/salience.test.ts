@@ -79,6 +79,22 @@ describe("what stands out in a picture", () => {
     expect(findThing(strewn)?.weight ?? 0).to.be.below(0.5);
   });
 
+  it("is kept where it fills a picture that is no place, and is a scene where sky lies over land", () => {
+    // A cross of two strokes reaches far and fills little of its box.
+    const cross = (ink: number, ground: (y: number) => number): Thumbnail => {
+      const picture = disc(0.5, 0.5, 0, [0, 0, 0], [0, 0, 0]);
+      for (let i = 0; i < 64 * 48; i++) {
+        const [x, y] = [i % 64, Math.floor(i / 64)];
+        const [across, down] = [x - 32, ((y - 24) * 64) / 48];
+        const isStroke = Math.abs(across) < 27 && Math.abs(Math.abs(across) - Math.abs(down)) < 6;
+        picture.data.fill(isStroke ? ink : ground(y), 3 * i, 3 * i + 3);
+      }
+      return picture;
+    };
+    expect(findThing(cross(230, (y) => 60 + 30 * (y % 2)))!.weight).to.be.within(0.5, 0.9);
+    expect(findThing(cross(120, (y) => (y < 24 ? 235 : 5)))!.weight).to.be.below(0.5);
+  });
+
   it("is nothing where nothing stands out", () => {
     const plain = { data: new Uint8Array(40 * 30 * 3).fill(128), width: 40, height: 30 };
     expect(findThing(plain)).to.equal(undefined);

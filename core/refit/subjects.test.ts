@@ -3,7 +3,7 @@ import { drawnFile, strangeBrands, strangeSources } from "../../tests/support/st
 import { photographs, type Photograph } from "../../tests/support/photographs";
 import { change, layoutOf } from "../../tests/support/layouts";
 import { begin, makeScene } from "../engine";
-import { box, contains } from "../geometry";
+import { box, contains, inset } from "../geometry";
 import type { Area } from "../files";
 import { catalogue, placementById } from "../placements";
 import { check } from "../preflight";
@@ -101,6 +101,30 @@ describe("a picture that no crop of its area can hold", () => {
       expect(photo.box.width / placement.width, placement.id).to.be.above(0.1);
     }
     expect(whole).to.be.above(5);
+  });
+
+  it("stands in the corner of the frame where its template lets pictures bleed, and on the margin where it frames them", async () => {
+    for (const [template, bleeds] of [
+      ["half-and-half", true],
+      ["front-page", false],
+    ] as const) {
+      const all = await layouts(
+        photographs.find(({ name }) => name === "coffee")!,
+        template,
+      );
+      const whole = all.flatMap(({ placed, placement, safe }) => {
+        const photo = placed.find(({ node }) => node.type === "picture");
+        if (photo?.node.type !== "picture" || photo.crop!.height < photo.node.file.height - 1)
+          return [];
+        const { x, y, width, height } = photo.box;
+        const edges = [x, y, placement.width - x - width, placement.height - y - height];
+        const touched = edges.filter((gap) => Math.abs(gap) < 1).length;
+        return [{ touched, inside: contains(inset(safe, -1), photo.box) }];
+      });
+      expect(whole.length, template).to.be.above(5);
+      if (bleeds) expect(whole.every(({ touched }) => touched >= 2)).to.equal(true);
+      else expect(whole.every(({ inside }) => inside)).to.equal(true);
+    }
   });
 });
 
