@@ -22,6 +22,8 @@ export const Area = z.object({
    * person said that it does not matter.
    */
   weight: share.default(1),
+  /** Where a face looks: −1 to the left of the picture, 0 at the camera, 1 to its right. */
+  look: z.number().min(-1).max(1).optional(),
   /** Drawn or chosen by a person. */
   said: z.boolean().optional(),
 });

@@ -1,4 +1,4 @@
-import { area, box, hullOf, intersect } from "../geometry";
+import { area, box, hullOf, intersect, right } from "../geometry";
 import { toneOf } from "../picture";
 import type { PictureNode } from "../resolve";
 import type { Draft } from "./draft";
@@ -68,7 +68,8 @@ const SMALLER = 4;
 const UNSHAPED = 0.6;
 
 /** A picture with some of its subject out, or that stands whole or in a plain frame so that none of it is cut. */
-export function pictureCost({ media, over, parts }: Draft, placed: Placed[]): number {
+export function pictureCost(draft: Draft, placed: Placed[]): number {
+  const { media, over, parts } = draft;
   const photos = placed.filter(isPhoto);
   // What lies under words fills the frame, whatever its shape.
   const cropped = over ? 0 : CROPPED;
@@ -76,11 +77,23 @@ export function pictureCost({ media, over, parts }: Draft, placed: Placed[]): nu
     (photo) =>
       SOME_OUT * missed(photo) + cropped * croppedAway(photo) + BEYOND * groundShown(photo),
   );
-  const out = sum(lost) / Math.max(1, photos.length);
+  const out = sum(lost) / Math.max(1, photos.length) + LOOKING_AWAY * lookingAway(draft, photos);
   if (!media || over || photos.length === 0) return out;
   const filled = sum(photos.map(({ box: at }) => area(at))) / Math.max(1, area(media));
   const unshaped = photos.some(({ node }) => !parts.photos.includes(node as PictureNode));
   return out + SMALLER * Math.max(0, FILLED - filled) + (unshaped ? UNSHAPED : 0);
+}
+
+/** What it costs that somebody beside the words looks all away from them, out of the frame. Common practice; by eye. */
+const LOOKING_AWAY = 0.7;
+
+/** How far the one picture beside some words looks away from them, 0..1. */
+function lookingAway({ words }: Draft, [photo, ...others]: Placed[]): number {
+  if (photo?.node.type !== "picture" || others.length > 0 || words.length === 0) return 0;
+  const taken = hullOf(words.map((item) => item.box));
+  const { look = 0 } = photo.node.subject;
+  if (right(taken) <= photo.box.x) return Math.max(0, look);
+  return right(photo.box) <= taken.x ? Math.max(0, -look) : 0;
 }
 
 /** What it costs to crop all of a picture away: its own shape has a say in where it stands. By eye. */

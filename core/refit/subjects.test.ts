@@ -12,10 +12,10 @@ import { pieceOf, shippedTemplates } from "../templates";
 import type { Layout } from "./layout";
 import { holdsSubject, isCut, isWhole, seenParts } from "./subjects";
 
-const areasOf = ({ faces }: Photograph): Area[] =>
-  faces.map(([x, y, width, height]) => ({ kind: "face", x, y, width, height, weight: 1 }));
+const areasOf = ({ faces }: Photograph, look: number): Area[] =>
+  faces.map(([x, y, width, height]) => ({ kind: "face", x, y, width, height, weight: 1, look }));
 
-async function layouts(photograph: Photograph, templateId: string): Promise<Layout[]> {
+async function layouts(photograph: Photograph, templateId: string, look = 0): Promise<Layout[]> {
   const brand = strangeBrands()[0]!;
   const template = shippedTemplates.find(({ id }) => id === templateId)!;
   const picture = drawnFile(photograph.bytes());
@@ -25,7 +25,7 @@ async function layouts(photograph: Photograph, templateId: string): Promise<Layo
     ...sources,
     pictures: (id: string) => {
       const file = sources.pictures(id);
-      const said = photograph.faces.length > 0 ? { areas: areasOf(photograph) } : {};
+      const said = photograph.faces.length > 0 ? { areas: areasOf(photograph, look) } : {};
       return file && id === picture ? { ...file, ...said } : file;
     },
   };
@@ -54,6 +54,24 @@ describe("people in a picture", () => {
       // A picture of people is worth a place: it goes only from strips and the smallest.
       expect(shown / all).to.be.above(0.7);
     }).timeout(60_000);
+});
+
+describe("somebody who looks aside", () => {
+  it("looks towards the words beside, whichever side that is", async () => {
+    const man = photographs.find(({ name }) => name === "man-at-camera")!;
+    for (const look of [-0.9, 0.9]) {
+      const inwards = { in: 0, out: 0 };
+      for (const layout of await layouts(man, "half-and-half", look)) {
+        const photo = layout.placed.find(({ node }) => node.type === "picture");
+        const headline = layout.placed.find(({ node }) => node.role === "headline");
+        if (!photo || !headline) continue;
+        const isRight = headline.box.x >= photo.box.x + photo.box.width;
+        if (!isRight && headline.box.x + headline.box.width > photo.box.x) continue;
+        inwards[isRight === look > 0 ? "in" : "out"]++;
+      }
+      expect(inwards.in, `${look}`).to.be.above(3 * inwards.out);
+    }
+  });
 });
 
 describe("a thing on a flat ground", () => {

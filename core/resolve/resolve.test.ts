@@ -96,6 +96,13 @@ describe("resolve", () => {
     expect(box.y + box.height).to.be.above(0.4 * file.height);
     const passer = { ...face, x: 0.8, width: 0.02, height: 0.04 };
     expect((await subjectOf([face, passer])).parts).to.have.lengthOf(1);
+    const aside = await subjectOf([{ ...face, look: 0.8 }]);
+    expect(aside.look).to.equal(0.8);
+    expect(aside.parts).to.deep.equal(parts);
+    expect(aside.box.x).to.be.closeTo(box.x, 1e-9);
+    expect(aside.box.width).to.be.above(box.width);
+    // Frontal faces stray a little.
+    expect((await subjectOf([{ ...face, look: 0.1 }])).box).to.deep.equal(box);
     const off = await subjectOf([{ ...face, weight: 0 }]);
     expect(off.parts).to.deep.equal([]);
     expect(off.box.x + off.box.width / 2).to.be.closeTo(file.width / 2, 1e-6);

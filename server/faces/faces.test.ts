@@ -54,6 +54,15 @@ describe("faces", () => {
     expect(wrong.filter((name) => name !== "cat")).to.have.lengthOf.at.most(1);
   }).timeout(120_000);
 
+  it("look to the side that they are seen from, and to the other in a mirror", async () => {
+    const man = photographs.find(({ name }) => name === "man-at-camera")!;
+    const [seen] = (await pool.find(man.bytes()))!;
+    expect(seen!.look).to.be.above(0.4);
+    const mirrored = await sharp(man.bytes()).flop().png().toBuffer();
+    const [turned] = (await pool.find(mirrored))!;
+    expect(turned!.look).to.be.below(-0.4);
+  }).timeout(60_000);
+
   it("are not seen in what is no picture", async () => {
     const grey = await sharp({ create: { width: 60, height: 40, channels: 3, background: "#888" } })
       .toColourspace("b-w")

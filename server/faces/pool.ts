@@ -11,9 +11,10 @@ export interface Pixels {
   height: number;
 }
 
-/** In pixels; `sure` 0..1. */
+/** In pixels; `sure` 0..1, `look` −1 to the left of the picture … 1 to its right. */
 export interface FoundFace extends Box {
   sure: number;
+  look: number;
 }
 
 /** Finds the faces in pictures. Its answer is undefined where it cannot say. */
@@ -99,6 +100,7 @@ function areaOf(face: FoundFace, { width, height }: { width: number; height: num
     width: rounded(share(face.x + face.width, width) - left),
     height: rounded(share(face.y + face.height, height) - top),
     weight: rounded(face.sure),
+    look: rounded(face.look),
   };
 }
 

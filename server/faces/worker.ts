@@ -2,7 +2,7 @@ import { readFile } from "node:fs/promises";
 import { createRequire } from "node:module";
 import { dirname, join } from "node:path";
 import { setWasmPaths } from "@tensorflow/tfjs-backend-wasm";
-import { io, ready, setBackend, tensor3d } from "@tensorflow/tfjs-core";
+import { io, ready, setBackend, tensor3d, type NamedTensorMap } from "@tensorflow/tfjs-core";
 import {
   detectAllFaces,
   nets,
@@ -18,7 +18,8 @@ import type { FoundFace, Pixels } from "./pool";
 /** What is less sure than this to be a face may be a leaf or a knot in wood. By trial on photographs. */
 const SURE = 0.6;
 const MOST_FACES = 40;
-const MODEL = "ssd_mobilenetv1_model";
+const DETECTOR = "ssd_mobilenetv1_model";
+const LANDMARKS = "face_landmark_68_tiny_model";
 
 const require = createRequire(__filename);
 let loading: Promise<void> | undefined;
@@ -29,30 +30,54 @@ export default async function findFaces({ data, width, height }: Pixels): Promis
   const picture = tensor3d(Int32Array.from(data), [height, width, 3], "int32");
   try {
     const options = new SsdMobilenetv1Options({ minConfidence: SURE, maxResults: MOST_FACES });
-    const found = await detectAllFaces(picture, options);
-    return found.map(({ score, box: { x, y, width, height } }) => ({
-      ...{ x, y, width, height },
-      sure: score,
-    }));
+    const found = await detectAllFaces(picture, options).withFaceLandmarks(true);
+    return found.map(
+      ({
+        detection: {
+          score,
+          box: { x, y, width, height },
+        },
+        landmarks,
+      }) => ({
+        ...{ x, y, width, height },
+        sure: score,
+        look: lookOf(landmarks.positions),
+      }),
+    );
   } finally {
     picture.dispose();
   }
+}
+
+/** The usual 68 landmarks of a face: both ends of the line of the jaw, and the tip of the nose. */
+const JAW = [0, 16] as const;
+const NOSE = 30;
+
+/** Where a face looks: −1 all the way to the left of the picture, 0 at the camera, 1 to the right. */
+function lookOf(points: readonly { x: number; y: number }[]): number {
+  const [left, right] = JAW.map((index) => points[index]!.x) as [number, number];
+  const half = Math.max(1, (right - left) / 2);
+  return Math.max(-1, Math.min(1, (points[NOSE]!.x - (left + right) / 2) / half));
 }
 
 async function load(): Promise<void> {
   setWasmPaths(`${dirname(require.resolve("@tensorflow/tfjs-backend-wasm"))}/`);
   await setBackend("wasm");
   await ready();
+  nets.ssdMobilenetv1.loadFromWeightMap(await weightsOf(DETECTOR));
+  nets.faceLandmark68TinyNet.loadFromWeightMap(await weightsOf(LANDMARKS));
+}
+
+async function weightsOf(model: string): Promise<NamedTensorMap> {
   const folder = join(dirname(require.resolve("@vladmandic/face-api/package.json")), "model");
   const [manifest, bytes] = await Promise.all([
-    readFile(join(folder, `${MODEL}-weights_manifest.json`), "utf8"),
-    readFile(join(folder, `${MODEL}.bin`)),
+    readFile(join(folder, `${model}-weights_manifest.json`), "utf8"),
+    readFile(join(folder, `${model}.bin`)),
   ]);
   const groups = JSON.parse(manifest) as { weights: io.WeightsManifestEntry[] }[];
   const data = bytes.buffer.slice(bytes.byteOffset, bytes.byteOffset + bytes.byteLength);
-  const weights = io.decodeWeights(
+  return io.decodeWeights(
     data,
     groups.flatMap((group) => group.weights),
   );
-  nets.ssdMobilenetv1.loadFromWeightMap(weights);
 }

@@ -12,7 +12,7 @@ import { brands, files, pieces, settings } from "../store/tables";
 import type { Surroundings } from "./services";
 
 /** What is written down when every stored picture has been looked at for things and its ink. */
-const LOOKED = "pictures:grounds";
+const LOOKED = "pictures:print";
 
 /** Brands, and the files that brands and pieces use. */
 export class Library {
