@@ -23,6 +23,11 @@ const problems = {
     say: (p: { name: string; piece: string }) =>
       `${p.name} is a size of “${p.piece}” and perhaps of others. Nothing was deleted; take it out of those pieces first, or retire it: then it is no longer offered and they keep it.`,
   },
+  "name-unsafe": {
+    status: 400,
+    say: (p: { name: string }) =>
+      `“${p.name}” cannot be part of a file's name. Nothing was written; give that document or placement an id of letters, digits and hyphens.`,
+  },
   "document-newer": {
     status: 400,
     say: (p: { document: string; version: number; known: number }) =>

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { Pairing, Pattern, Table, TableNote } from "../batch";
 import { FileId } from "../files";
+import { Id } from "../id";
 import { LIMITS, SlotName } from "../piece";
 
 export const ImageFormat = z.enum(["png", "jpeg", "webp", "svg"]);
@@ -10,7 +11,7 @@ export const BatchRequest = z.object({
   table: Table,
   pairing: Pairing.default("in-step"),
   pictures: z.object({ slot: SlotName, ids: z.array(FileId).max(500) }).optional(),
-  placements: z.array(z.string()).max(LIMITS.sizes),
+  placements: z.array(Id).max(LIMITS.sizes),
   format: ImageFormat.default("jpeg"),
   scale: z.union([z.literal(1), z.literal(2)]).default(1),
 });
@@ -73,10 +74,10 @@ export const VariationList = z.object({
 
 export const DeliveryRequest = z.object({
   /** Placements of the piece itself. */
-  sizes: z.array(z.string()).max(LIMITS.sizes).default([]),
+  sizes: z.array(Id).max(LIMITS.sizes).default([]),
   /** Batches whose finished variations go along; `variations` takes only those of the given numbers. */
   batches: z
-    .array(z.object({ id: z.string(), variations: z.array(z.number().int().min(0)).optional() }))
+    .array(z.object({ id: Id, variations: z.array(z.number().int().min(0)).optional() }))
     .default([]),
   format: ImageFormat.default("png"),
   scale: z.union([z.literal(1), z.literal(2)]).default(1),

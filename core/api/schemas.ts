@@ -3,6 +3,7 @@ import { Table, TableNote } from "../batch";
 import { Brand, BrandColour } from "../brand";
 import { Hex } from "../colour";
 import { FileId, PictureFile } from "../files";
+import { Id } from "../id";
 import { Crate, Edit, LIMITS, Piece, SlotName } from "../piece";
 import { Catalogue, Placement } from "../placements";
 import { problemCodes } from "../problem";
@@ -60,7 +61,7 @@ export const CrateChange = z.object({
 /** Where a piece is kept: put aside or not, and in which crate. */
 export const PieceKeeping = z.object({
   archived: z.boolean().optional(),
-  crate: z.string().min(1).optional(),
+  crate: Id.optional(),
 });
 export type PieceKeeping = z.infer<typeof PieceKeeping>;
 
@@ -70,14 +71,14 @@ export type LayoutChoices = z.infer<typeof LayoutChoices>;
 
 export const NewCrate = z.object({
   name: z.string().trim().min(1).max(120),
-  brand: z.string().min(1),
+  brand: Id,
 });
 const title = z.string().trim().min(1).max(LIMITS.title).optional();
 /** A copy of another piece, or a template with words by slot and pictures in the order of importance. */
 export const NewPiece = z.union([
-  z.object({ from: z.string().min(1), title }),
+  z.object({ from: Id, title }),
   z.object({
-    template: z.string().min(1),
+    template: Id,
     words: z.record(SlotName, z.string().max(LIMITS.text)).default({}),
     pictures: z.array(FileId).max(20).default([]),
     title,
@@ -96,7 +97,7 @@ export const NewTemplate = Template.pick({
   looks: true,
   mood: true,
   note: true,
-}).extend({ piece: z.string().min(1), fixed: z.array(SlotName).default([]) });
+}).extend({ piece: Id, fixed: z.array(SlotName).default([]) });
 export type NewTemplate = z.infer<typeof NewTemplate>;
 export const ImportAnswer = z.object({
   brands: z.array(z.string()),

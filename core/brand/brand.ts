@@ -2,6 +2,7 @@ import { z } from "zod";
 import { Spread } from "../colour";
 import { Hex } from "../colour/colour";
 import { FileId, Share } from "../files";
+import { Id } from "../id";
 
 export const BrandRole = z.enum(["primary", "secondary", "accent", "ink", "paper", "free"]);
 export type BrandRole = z.infer<typeof BrandRole>;
@@ -67,7 +68,7 @@ export type Treatment = z.infer<typeof Treatment>;
 export const Brand = z.object({
   format: z.literal("zestcrate/brand"),
   version: z.literal(1),
-  id: z.string().min(1),
+  id: Id,
   name: z.string().min(1),
   colours: z.array(BrandColour).min(1),
   typefaces: z.object({ headline: Typeface, text: Typeface, accent: Typeface.optional() }),

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { Spread } from "../colour";
 import { Area, FileId } from "../files";
+import { Id } from "../id";
 import { Placement } from "../placements/placement";
 import { Style } from "./style";
 
@@ -103,7 +104,7 @@ export const Node = z.object({
 export type Node = z.infer<typeof Node>;
 
 export const Size = z.object({
-  placement: z.string().min(1),
+  placement: Id,
   /** What the placement is, when it is a size of the piece's own and not of the catalogue. */
   own: Placement.optional(),
   /** The layout that a person picked for this size, by its name; else the best is taken. */
@@ -137,14 +138,14 @@ export const Language = z
 const PieceBody = z.object({
   format: z.literal("zestcrate/piece"),
   version: z.literal(1),
-  id: z.string().min(1).max(80),
+  id: Id,
   kind: z.enum(["post", "carousel", "story", "ad"]),
   title: z.string().min(1).max(LIMITS.title),
   origin: Origin.optional(),
-  brand: z.string().min(1),
+  brand: Id,
   /** BCP 47: how the words are broken, cased and shaped. */
   language: Language.optional(),
-  lead: z.string().min(1),
+  lead: Id,
   /** Output pixels of the lead size when the arrangement was composed; absent for a shipped placement. */
   frame: Frame.optional(),
   message: z.record(SlotName, Filling),

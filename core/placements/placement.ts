@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { Box } from "../geometry";
+import { Id } from "../id";
 
 /** A part of the frame that a channel shows alone; the named roles must stay inside it. */
 export const Crop = Box.extend({
@@ -17,7 +18,7 @@ export type Covered = z.infer<typeof Covered>;
  * which is the width in CSS pixels at which people usually see it.
  */
 export const Placement = z.object({
-  id: z.string().min(1),
+  id: Id,
   name: z.string().min(1),
   channel: z.string(),
   width: z.number().int().min(1).max(20_000),

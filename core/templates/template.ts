@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { Id } from "../id";
 import { Design, SlotName } from "../piece";
 import { shippedPlacement } from "../placements";
 
@@ -50,7 +51,7 @@ export type Mood = z.infer<typeof Mood>;
 export const Template = z.object({
   format: z.literal("zestcrate/template"),
   version: z.literal(1),
-  id: z.string().min(1).max(80),
+  id: Id,
   name: z.string().trim().min(1).max(80),
   purposes: z.array(Purpose).min(1),
   looks: z.array(LookName).min(1),

@@ -1,9 +1,10 @@
 import { mkdir, open, readFile, rename, rm, stat } from "node:fs/promises";
-import { dirname, join } from "node:path";
+import { dirname } from "node:path";
 import type { FileId } from "../../core/files";
-import { problem } from "../../core/problem";
+import { problem, type Problem } from "../../core/problem";
 import { fileId } from "./hash";
 import type { FileSource } from "./source";
+import { within } from "./within";
 
 /** Files by content in a folder, two letters deep. What is there is never changed. */
 export class Blobs implements FileSource {
@@ -23,7 +24,7 @@ export class Blobs implements FileSource {
   }
 
   path(id: FileId): string {
-    return join(this.folder, id.slice(0, 2), id);
+    return within(this.folder, id.slice(0, 2), id);
   }
 }
 
@@ -55,9 +56,12 @@ export async function writeWhole(
     await rename(partial, path);
   } catch (error) {
     await rm(partial, { force: true });
-    if ((error as NodeJS.ErrnoException).code === "ENOSPC") throw problem("store-full");
-    throw error;
+    throw diskFull(error) ?? error;
   }
 }
+
+/** What to say of a failure when there was no room; undefined for any other. */
+export const diskFull = (error: unknown): Problem | undefined =>
+  (error as NodeJS.ErrnoException).code === "ENOSPC" ? problem("store-full") : undefined;
 
 let counter = 0;

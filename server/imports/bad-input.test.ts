@@ -163,6 +163,27 @@ describe("bad input gets a sentence", () => {
       expect(body.message).to.contain("piece.json cannot be read at kind");
     });
 
+    it("of a brand that nobody has", async () => {
+      const crate = {
+        format: "zestcrate/crate",
+        version: 1,
+        id: "orphans",
+        name: "Orphans",
+        brand: "nobody",
+        pieces: [],
+      };
+      const { status, body } = await imported({ "crate.json": crate });
+      expect(status).to.equal(400);
+      expect(body.message).to.contain("nobody").and.contain("Nothing was imported");
+      const { body: list } = await server.ask("GET", "/api/crates");
+      expect(JSON.stringify(list)).not.to.contain("Orphans");
+    });
+
+    it("whose ids would lead out of a folder", async () => {
+      const { body } = await imported({ "piece.json": { ...piece, id: "../../victim" } });
+      expect(body.message).to.contain("cannot be read at id");
+    });
+
     it("whose files are missing", async () => {
       expect((await imported({ "piece.json": piece })).body.code).to.equal("file-missing");
     });

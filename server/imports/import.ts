@@ -31,13 +31,14 @@ export async function importBundle(
     const result: ImportAnswer = { brands: [...brandIds.values()], crates: [], pieces: [], files };
     for (const crate of bundle.crates) {
       const members = crate.pieces.map((id) => memberOf(bundle, crate.name, id));
-      const brand = brandIds.get(crate.brand) ?? crate.brand;
+      const brand = await knownBrand(tx, brandIds, crate.brand, crate.name);
       const id = await freeId(tx, crates, crate.id, around.newId);
       await tx.insert(crates).values({ id, name: crate.name, brand, created });
       result.crates.push(id);
       for (const [position, piece] of members.entries()) {
         const pieceId = await freeId(tx, pieces, piece.id, around.newId);
-        const document = { ...piece, id: pieceId, brand: brandIds.get(piece.brand) ?? piece.brand };
+        const wears = await knownBrand(tx, brandIds, piece.brand, piece.title);
+        const document = { ...piece, id: pieceId, brand: wears };
         await tx.insert(pieces).values({ id: pieceId, crate: id, position, document, created });
         result.pieces.push(pieceId);
       }
@@ -83,6 +84,20 @@ async function addBrand(tx: Transaction, brand: Brand, created: string): Promise
   );
   await tx.insert(brands).values({ id, document: { ...brand, id, name }, created });
   return id;
+}
+
+/** The brand of an imported document: one that came along, or one that is there. Throws document-invalid. */
+async function knownBrand(
+  tx: Transaction,
+  came: ReadonlyMap<string, string>,
+  id: string,
+  document: string,
+): Promise<string> {
+  const [row] = await tx.select({ id: brands.id }).from(brands).where(eq(brands.id, id));
+  const known = came.get(id) ?? row?.id;
+  if (known !== undefined) return known;
+  const why = `the brand kit “${id}” is neither in the file nor among yours`;
+  throw problem("document-invalid", { document, field: "brand", why });
 }
 
 async function freeId(

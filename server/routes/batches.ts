@@ -1,8 +1,24 @@
 import { createReadStream } from "node:fs";
+import { extname } from "node:path";
 import { z } from "zod";
-import { BatchAnswer, BatchList, BatchPlan, BatchRequest, VariationList } from "../../core/api";
+import {
+  BatchAnswer,
+  BatchList,
+  BatchPlan,
+  BatchRequest,
+  ImageFormat,
+  VariationList,
+} from "../../core/api";
 import type { Routes, Services } from "../app";
 import { Id, problems } from "./params";
+
+/** What a finished file is, by how it was asked for. */
+const TYPES: Record<ImageFormat, string> = {
+  png: "image/png",
+  jpeg: "image/jpeg",
+  webp: "image/webp",
+  svg: "image/svg+xml",
+};
 
 const Page = z.object({
   from: z.coerce.number().int().min(0).default(0),
@@ -73,14 +89,9 @@ export function addBatchRoutes(routes: Routes, { batches }: Services): void {
     { schema: { summary: "One finished file", params: OutputParams } },
     async ({ params }, reply) => {
       const path = await batches.outputFile(params.id, params.variation, params.placement);
-      const type = path.endsWith(".png")
-        ? "image/png"
-        : path.endsWith(".webp")
-          ? "image/webp"
-          : "image/jpeg";
       return reply
         .header("cache-control", "private, max-age=3600")
-        .type(type)
+        .type(TYPES[ImageFormat.parse(extname(path).slice(1))])
         .send(createReadStream(path));
     },
   );

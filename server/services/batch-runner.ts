@@ -1,9 +1,9 @@
 import { setMaxListeners } from "node:events";
-import { join } from "node:path";
 import { eq } from "drizzle-orm";
 import { applyVariation } from "../../core/batch";
 import { knownPlacement } from "../../core/piece";
 import type { PlacementLookup } from "../../core/placements";
+import { within } from "../files/within";
 import { recoverOutput } from "../render/recover";
 import type { RenderResult } from "../render/task";
 import { Grouped } from "../store/grouped";
@@ -160,7 +160,7 @@ export function outputPath(
   variation: number,
   placement: string,
 ): string {
-  return join(folder, "batches", row.id, `${variation}-${placement}.${row.request.format}`);
+  return within(folder, "batches", row.id, `${variation}-${placement}.${row.request.format}`);
 }
 
 const jobsOf = (row: BatchRow): Job[] =>

@@ -1,4 +1,4 @@
-import { readdir, readFile, rm, utimes, writeFile } from "node:fs/promises";
+import { readdir, readFile, rename, rm, utimes, writeFile } from "node:fs/promises";
 import { join } from "node:path";
 import { expect } from "chai";
 import { eq } from "drizzle-orm";
@@ -54,6 +54,20 @@ describe("batches and deliveries", function () {
         });
         expect(fileId(file.rawPayload)).to.equal(output.sha256);
       }
+    }
+  });
+
+  it("serves each file as what it is", async () => {
+    for (const [format, type] of [
+      ["svg", "image/svg+xml"],
+      ["webp", "image/webp"],
+    ]) {
+      const wanted = { ...(await request(["ad-leaderboard"])), format };
+      const batch = await done((await server.ask("POST", `${piece}/batches`, wanted)).body.id);
+      const { body } = await server.ask("GET", `/api/batches/${batch.id}/variations`);
+      const { url } = body.variations[0].outputs[0];
+      const file = await server.app.inject({ url, headers: { host: "localhost" } });
+      expect(file.headers["content-type"]).to.equal(type);
     }
   });
 
@@ -149,6 +163,19 @@ describe("batches and deliveries", function () {
   });
 
   it("refuses an empty delivery and a pattern that it does not know", async () => {
+    // A delivery whose zip cannot be written fails in a sentence, and the server goes on.
+    const zips = join(server.folder, "deliveries");
+    await rename(zips, `${zips}.aside`);
+    await writeFile(zips, "no folder");
+    const { body: blocked } = await server.ask("POST", `${piece}/deliveries`, { sizes: ["story"] });
+    const failed = await until(
+      async () => (await server.ask("GET", `/api/deliveries/${blocked.id}`)).body,
+      ({ state }) => state !== "making",
+    );
+    expect(failed.state).to.equal("failed");
+    expect(failed.message).to.be.a("string").and.not.equal("");
+    await rm(zips);
+    await rename(`${zips}.aside`, zips);
     expect((await server.ask("POST", `${piece}/deliveries`, {})).body.code).to.equal(
       "delivery-empty",
     );

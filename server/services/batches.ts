@@ -1,5 +1,4 @@
 import { rm } from "node:fs/promises";
-import { join } from "node:path";
 import { and, asc, count, desc, eq, gte, lt } from "drizzle-orm";
 import type { BatchAnswer, BatchPlan, BatchRequest, VariationAnswer } from "../../core/api";
 import {
@@ -14,6 +13,7 @@ import {
 import { knownPlacement, type Piece } from "../../core/piece";
 import { problem } from "../../core/problem";
 import { exists } from "../files/blobs";
+import { within } from "../files/within";
 import { batches, outputs } from "../store/tables";
 import { BatchRunner, outputPath, type BatchRow } from "./batch-runner";
 import type { Library } from "./library";
@@ -129,7 +129,7 @@ export class Batches {
         texts: textsOf(variation),
         outputs: own.map(({ batch: _batch, ...output }) => ({
           ...output,
-          url: `/api/batches/${id}/outputs/${index}/${output.placement}`,
+          url: `/api/batches/${id}/outputs/${index}/${encodeURIComponent(output.placement)}`,
         })),
       };
     });
@@ -164,7 +164,7 @@ export class Batches {
   async remove(id: string): Promise<void> {
     await this.cancel(id);
     await this.around.store.write((tx) => tx.delete(batches).where(eq(batches.id, id)));
-    await rm(join(this.around.folder, "batches", id), { recursive: true, force: true });
+    await rm(within(this.around.folder, "batches", id), { recursive: true, force: true });
   }
 
   /** Waits until nothing is being made any more, without giving batches up: they go on at the next start. */

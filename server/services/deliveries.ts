@@ -15,6 +15,7 @@ import { knownPlacement, type Piece } from "../../core/piece";
 import type { Placement, PlacementLookup } from "../../core/placements";
 import { problem } from "../../core/problem";
 import { exists } from "../files/blobs";
+import { within } from "../files/within";
 import { ZipFile } from "../files/zip";
 import type { RenderResult } from "../render/task";
 import { deliveries } from "../store/tables";
@@ -73,12 +74,15 @@ export class Deliveries {
       }),
     );
     void this.make(id, crate.name, piece, items, namer, request).catch((error: unknown) =>
-      this.update(id, {
-        state: "failed",
-        message: error instanceof Error ? error.message : String(error),
-      }),
+      this.fail(id, error),
     );
     return this.get(id);
+  }
+
+  /** A store that is full takes no note of it either; then the next start says that it was interrupted. */
+  private async fail(id: string, error: unknown): Promise<void> {
+    const message = error instanceof Error ? error.message : String(error);
+    await this.update(id, { state: "failed", message }).catch(() => undefined);
   }
 
   /** Deliveries cannot go on after a restart: their zip is written in one go. */
@@ -115,7 +119,7 @@ export class Deliveries {
   }
 
   private path(id: string): string {
-    return join(this.around.folder, "deliveries", `${id}.zip`);
+    return within(this.around.folder, "deliveries", `${id}.zip`);
   }
 
   private async ofPiece(
@@ -157,8 +161,8 @@ export class Deliveries {
     request: DeliveryRequest,
   ): Promise<void> {
     const scratch = await mkdtemp(join(tmpdir(), "zest-"));
+    const zip = await ZipFile.create(this.path(id), this.around.now());
     try {
-      const zip = await ZipFile.create(this.path(id), this.around.now());
       const files: ManifestFile[] = [];
       const making = items.map((item, index) =>
         this.image(item, join(scratch, String(index)), request),
@@ -198,6 +202,7 @@ export class Deliveries {
       await this.update(id, { state: "ready", made: items.length, bytes });
     } finally {
       await rm(scratch, { recursive: true, force: true });
+      await zip.discard();
     }
   }
 

@@ -81,6 +81,25 @@ describe("the team's placements", () => {
     expect((await find("status")).retired).to.equal(true);
   });
 
+  it("are refused under an id that would lead out of the data folder, on every way in", async () => {
+    const before = await list();
+    for (const id of ["/../../../../victim", "..", "a/b", "a\\b", "a b"]) {
+      const file = { ...catalogue, placements: [{ ...placementById("story"), id }] };
+      const refused = await server.ask("POST", "/api/placements/import", file);
+      expect(refused.status, id).to.equal(400);
+      expect(refused.body.message, id).to.contain("an id is written in");
+      const own = { ...placementById("story"), id };
+      const path = "/api/pieces/opening-announcement";
+      const { body } = await server.ask("GET", path);
+      const to = [...body.piece.sizes, { placement: id, own, changes: {} }];
+      const edit = { kind: "sizes", to, was: body.piece.sizes };
+      expect((await server.ask("POST", `${path}/edits`, { edit })).status, id).to.equal(400);
+      const delivery = await server.ask("POST", `${path}/deliveries`, { sizes: [id] });
+      expect(delivery.status, id).to.equal(400);
+    }
+    expect(await list()).to.deep.equal(before);
+  });
+
   it("are refused where a field is wrong, and nothing is taken in", async () => {
     const bad = await server.ask("POST", "/api/placements", { ...facts("story"), width: 0 });
     expect(bad.status).to.equal(400);

@@ -1,8 +1,8 @@
 import { readFile } from "node:fs/promises";
-import { join } from "node:path";
 import sharp from "sharp";
 import type { PictureFile } from "../../core/files";
 import { writeWhole } from "../files/blobs";
+import { within } from "../files/within";
 import { Kept } from "../../core/kept";
 import { copyAt } from "../render/rendition";
 import type { Surroundings } from "./services";
@@ -22,7 +22,7 @@ export class Renditions {
   }
 
   private async make(picture: PictureFile, width: number): Promise<Buffer> {
-    const path = join(this.around.folder, "renditions", `${picture.id}-${width}.webp`);
+    const path = within(this.around.folder, "renditions", `${picture.id}-${width}.webp`);
     const kept = await readFile(path).catch(() => undefined);
     if (kept) return kept;
     const { data, ...size } = await copyAt(

@@ -2,11 +2,12 @@ import { mkdtemp, readFile, rm } from "node:fs/promises";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { expect } from "chai";
+import { placementById } from "../../core/placements";
 import { root } from "../../tests/support/demo";
 import { Store } from "./database";
 import { Grouped } from "./grouped";
 import { sql, type SQL } from "drizzle-orm";
-import { crates, edits, files, pieces, settings } from "./tables";
+import { crates, edits, files, pieces, placements, settings } from "./tables";
 
 describe("the store", () => {
   let folder: string;
@@ -91,6 +92,38 @@ describe("the store", () => {
     expect((step!.edit as { to: object }).to).to.deep.equal({ picture: "b" });
     const [stored] = await store.read.select().from(files);
     expect(stored!.picture).to.deep.equal({ id: "a" });
+  });
+
+  it("gives placements whose ids could lead out of a folder another one, and the pieces that go there with them", async () => {
+    const put = (statement: SQL) => store.write((tx) => tx.run(statement));
+    const place = (id: string) => ({ ...placementById("story"), id });
+    for (const id of ["/../../victim", "a “b”", "fine"])
+      await put(
+        sql`INSERT INTO placements (id, document, created) VALUES (${id}, ${JSON.stringify(place(id))}, 'now')`,
+      );
+    const sizes = ["/../../victim", "fine", "a “b”"].map((placement) => ({ placement }));
+    const document = { lead: "a “b”", sizes, shown: { "/../../victim": "stack" } };
+    await put(sql`INSERT INTO brands (id, document, created) VALUES ('b', '{}', 'now')`);
+    await put(sql`INSERT INTO crates (id, name, brand, created) VALUES ('c', 'c', 'b', 'now')`);
+    await put(
+      sql`INSERT INTO pieces (id, crate, position, revision, document, created) VALUES ('p', 'c', 0, 1, ${JSON.stringify(document)}, 'now')`,
+    );
+    await put(
+      sql`INSERT INTO edits (piece, edit, at) VALUES ('p', ${JSON.stringify({ kind: "sizes", to: sizes })}, 1)`,
+    );
+    await store.close();
+    store = await open();
+    const ids = (await store.read.select().from(placements)).map((row) => row.document.id);
+    expect(ids.sort()).to.deep.equal(["a-b", "fine", "victim"]);
+    const better = ["victim", "fine", "a-b"].map((placement) => ({ placement }));
+    const [piece] = await store.read.select().from(pieces);
+    expect(piece!.document).to.deep.equal({
+      lead: "a-b",
+      sizes: better,
+      shown: { victim: "stack" },
+    });
+    const [step] = await store.read.select().from(edits);
+    expect((step!.edit as { to: object }).to).to.deep.equal(better);
   });
 
   it("refuses what refers to nothing", async () => {

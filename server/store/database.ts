@@ -2,6 +2,7 @@ import { createClient, type Client } from "@libsql/client";
 import { drizzle, type LibSQLDatabase } from "drizzle-orm/libsql";
 import { migrate } from "drizzle-orm/libsql/migrator";
 import { problem } from "../../core/problem";
+import { mendPlacementIds } from "./ids";
 import * as tables from "./tables";
 
 export type Database = LibSQLDatabase<typeof tables>;
@@ -26,6 +27,7 @@ export class Store {
     const clients: [Client, Client] = [await connect(url), await connect(url)];
     const store = new Store(clients);
     await migrate(store.writer, { migrationsFolder: migrations });
+    await store.write(mendPlacementIds);
     return store;
   }
 
