@@ -23,6 +23,31 @@ const problems = {
     say: (p: { name: string; piece: string }) =>
       `${p.name} is a size of “${p.piece}” and perhaps of others. Nothing was deleted; take it out of those pieces first, or retire it: then it is no longer offered and they keep it.`,
   },
+  "folder-in-use": {
+    status: 409,
+    say: (p: { folder: string }) =>
+      `Another Zest Crate is at work in ${p.folder}. Nothing was touched; use the one that is running, stop it first, or choose another folder: npm start -- --data FOLDER`,
+  },
+  "store-damaged": {
+    status: 500,
+    say: (p: { file: string }) =>
+      `${p.file} is damaged, so that it cannot be trusted. It was left as it is; put a copy from before in its place, or move its folder aside and begin anew.`,
+  },
+  "store-foreign": {
+    status: 500,
+    say: (p: { file: string }) =>
+      `${p.file} is the database of another program. It was left as it is; choose another folder: npm start -- --data FOLDER`,
+  },
+  "store-newer": {
+    status: 500,
+    say: (p: { file: string }) =>
+      `${p.file} was written by a newer Zest Crate than this one. It was left as it is; start the newer one, or choose another folder: npm start -- --data FOLDER`,
+  },
+  "store-empty": {
+    status: 500,
+    say: (p: { folder: string }) =>
+      `${p.folder} holds stored files, but its database is missing or empty. Nothing was changed; put zest.db back from a copy, or move the folder aside and begin anew.`,
+  },
   "name-unsafe": {
     status: 400,
     say: (p: { name: string }) =>

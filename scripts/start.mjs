@@ -14,7 +14,8 @@ const server = spawn(
   ["--enable-source-maps", join(root, "dist/server/main.js")],
   {
     cwd: root,
-    stdio: "inherit",
+    // Over the channel the server hears when this program is gone.
+    stdio: ["inherit", "inherit", "inherit", "ipc"],
     env: {
       ...process.env,
       ...serverEnvironment,

@@ -1,13 +1,17 @@
 import { randomUUID } from "node:crypto";
-import { mkdir } from "node:fs/promises";
+import { mkdir, readdir, stat } from "node:fs/promises";
+import { createServer } from "node:net";
 import { join } from "node:path";
+import { Problem, problem } from "../core/problem";
 import { makeApp, makeServices } from "./app";
 import { loadDemo } from "./demo";
 import { FacePool, NO_FACES } from "./faces/pool";
 import { Blobs } from "./files/blobs";
 import { WithShipped } from "./files/shipped";
+import { sweep } from "./files/scratch";
 import { RenderPool } from "./render/pool";
 import { Store } from "./store/database";
+import { ownFolder } from "./store/owner";
 
 /** Where everything lies; the starter passes it in the environment. */
 const root = process.env.ZEST_ROOT ?? process.cwd();
@@ -18,7 +22,12 @@ const say = (text: string) => console.log(text);
 
 async function start(): Promise<void> {
   await mkdir(folder, { recursive: true });
-  const url = process.env.ZEST_DATABASE ?? `file:${join(folder, "zest.db")}`;
+  await claimable(port);
+  const owner = await ownFolder(folder);
+  await sweep(folder);
+  const database = join(folder, "zest.db");
+  if (!process.env.ZEST_DATABASE) await refuseEmpty(database);
+  const url = process.env.ZEST_DATABASE ?? `file:${database}`;
   const store = await Store.open(url, join(root, "server/store/migrations"));
   const blobs = join(folder, "files");
   const fonts = join(root, "fonts");
@@ -46,23 +55,57 @@ async function start(): Promise<void> {
     if (loaded.length > 0) say(`Loaded the demo: ${loaded.join(", ")}.`);
   }
   const app = await makeApp(services, join(root, "dist/web"));
-  await app.listen({ port, host: "127.0.0.1" });
-  await services.deliveries.failInterrupted();
-  await services.library.lookAgain();
-  await services.batches.resume();
-  // Nobody waits for it; what it has not come to is looked at after the next start.
-  services.library.lookForFaces().catch((error: Error) => say(`Faces: ${error.message}`));
-  say(`Zest Crate is ready at http://localhost:${port}  (stop it with Ctrl+C)`);
-
-  const stop = async () => {
+  stopOnSignals(async () => {
+    services.deliveries.end();
     await app.close();
     await services.batches.pause();
     await Promise.all([pool.close(), faces.close()]);
     await store.close();
-    process.exit(0);
+    owner.release();
+  });
+  // What was begun before is taken up before anything new can be asked for.
+  await services.deliveries.failInterrupted();
+  await services.batches.resume();
+  await app.listen({ port, host: "127.0.0.1" });
+  // Nobody waits for it; what it has not come to is looked at after the next start.
+  services.library
+    .lookAgain()
+    .then(() => services.library.lookForFaces())
+    .catch((error: Error) => say(`Looking at pictures: ${error.message}`));
+  say(`Zest Crate is ready at http://localhost:${port}  (stop it with Ctrl+C)`);
+}
+
+/** Ends the program in order when it is told to, or when the starter is gone and nobody could tell it any more. */
+function stopOnSignals(stop: () => Promise<void>): void {
+  let stopping = false;
+  const end = () => {
+    // A terminal tells the starter and this program, and the starter tells this program again.
+    if (stopping) return;
+    stopping = true;
+    stop()
+      .then(() => process.exit(0))
+      .catch((error: Error) => {
+        console.error(error.message);
+        process.exit(1);
+      });
   };
-  process.once("SIGINT", () => void stop());
-  process.once("SIGTERM", () => void stop());
+  process.on("SIGINT", end).on("SIGTERM", end).on("disconnect", end);
+}
+
+/** Fails at once where the port is taken, before anything is read or written. */
+async function claimable(wanted: number): Promise<void> {
+  const trial = createServer();
+  await new Promise<void>((resolve, reject) =>
+    trial.once("error", reject).listen(wanted, "127.0.0.1", resolve),
+  );
+  await new Promise((resolve) => trial.close(resolve));
+}
+
+/** Stored files without their database are no new folder. */
+async function refuseEmpty(database: string): Promise<void> {
+  const { size } = await stat(database).catch(() => ({ size: 0 }));
+  const stored = size > 0 ? [] : await readdir(join(folder, "files")).catch(() => []);
+  if (stored.length > 0) throw problem("store-empty", { folder });
 }
 
 start().catch((error: NodeJS.ErrnoException) => {
@@ -72,6 +115,7 @@ start().catch((error: NodeJS.ErrnoException) => {
 
 /** What a person can do about a start that failed. */
 function explain(error: NodeJS.ErrnoException): string {
+  if (error instanceof Problem) return error.message;
   const text = `${error.code ?? ""} ${error.message}`;
   if (text.includes("EADDRINUSE")) {
     return `Port ${port} is taken by another program (perhaps Zest Crate is running already: look at http://localhost:${port}). Close that program, or choose another port: npm start -- --port ${port + 1}`;

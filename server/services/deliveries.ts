@@ -1,5 +1,4 @@
-import { mkdtemp, readFile, rm } from "node:fs/promises";
-import { tmpdir } from "node:os";
+import { readFile, rm } from "node:fs/promises";
 import { join } from "node:path";
 import { desc, eq } from "drizzle-orm";
 import {
@@ -15,6 +14,7 @@ import { knownPlacement, type Piece } from "../../core/piece";
 import type { Placement, PlacementLookup } from "../../core/placements";
 import { problem } from "../../core/problem";
 import { exists } from "../files/blobs";
+import { scratchIn } from "../files/scratch";
 import { within } from "../files/within";
 import { ZipFile } from "../files/zip";
 import type { RenderResult } from "../render/task";
@@ -36,6 +36,8 @@ interface Item {
 
 /** Zips of chosen sizes and variations, with a manifest. */
 export class Deliveries {
+  private ending = false;
+
   constructor(
     private readonly around: Surroundings,
     private readonly pieces: Pieces,
@@ -79,8 +81,14 @@ export class Deliveries {
     return this.get(id);
   }
 
+  /** What is being made is given up from now on, since the program ends; the next start says so. */
+  end(): void {
+    this.ending = true;
+  }
+
   /** A store that is full takes no note of it either; then the next start says that it was interrupted. */
   private async fail(id: string, error: unknown): Promise<void> {
+    if (this.ending) return;
     const message = error instanceof Error ? error.message : String(error);
     await this.update(id, { state: "failed", message }).catch(() => undefined);
   }
@@ -160,7 +168,7 @@ export class Deliveries {
     namer: Namer,
     request: DeliveryRequest,
   ): Promise<void> {
-    const scratch = await mkdtemp(join(tmpdir(), "zest-"));
+    const scratch = await scratchIn(this.around.folder);
     const zip = await ZipFile.create(this.path(id), this.around.now());
     try {
       const files: ManifestFile[] = [];

@@ -1,10 +1,10 @@
-import { mkdtemp, readFile, rm } from "node:fs/promises";
-import { tmpdir } from "node:os";
+import { readFile, rm } from "node:fs/promises";
 import { join } from "node:path";
 import type { SheetQuery, SpecimenQuery } from "../../core/api";
 import type { Brand } from "../../core/brand";
 import { problem } from "../../core/problem";
 import { brandSheet, inFont, specimen, type Specimen } from "../../core/specimen";
+import { scratchIn } from "../files/scratch";
 import type { Library } from "./library";
 import type { Surroundings } from "./services";
 
@@ -44,7 +44,7 @@ export class Specimens {
   ): Promise<Buffer> {
     const page = pages.find(({ id }) => id === pageId);
     if (!page) throw problem("not-found", { what: "page", id: pageId });
-    const folder = await mkdtemp(join(tmpdir(), "zest-specimen-"));
+    const folder = await scratchIn(this.around.folder);
     try {
       const path = join(folder, "page");
       const { piece, placement } = page;

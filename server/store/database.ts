@@ -3,6 +3,7 @@ import { drizzle, type LibSQLDatabase } from "drizzle-orm/libsql";
 import { migrate } from "drizzle-orm/libsql/migrator";
 import { problem } from "../../core/problem";
 import { mendPlacementIds } from "./ids";
+import { refuseUnfit } from "./state";
 import * as tables from "./tables";
 
 export type Database = LibSQLDatabase<typeof tables>;
@@ -24,6 +25,8 @@ export class Store {
 
   /** `url` is a `file:` URL, or the address of a libSQL server. */
   static async open(url: string, migrations: string): Promise<Store> {
+    const first = createClient({ url, concurrency: 1, timeout: 5000 });
+    await refuseUnfit(first, url.replace(/^file:/, ""), migrations).finally(() => first.close());
     const clients: [Client, Client] = [await connect(url), await connect(url)];
     const store = new Store(clients);
     await migrate(store.writer, { migrationsFolder: migrations });
@@ -39,6 +42,8 @@ export class Store {
 
   async close(): Promise<void> {
     await this.last;
+    // All of it stands in the one file then, which can be copied.
+    await this.clients[1].execute("PRAGMA wal_checkpoint(TRUNCATE)").catch(() => undefined);
     for (const client of this.clients) client.close();
   }
 }
@@ -48,7 +53,8 @@ async function connect(url: string): Promise<Client> {
   const client = createClient({ url, concurrency: 1, timeout: 5000 });
   if (url.startsWith("file:")) {
     await client.execute("PRAGMA journal_mode = WAL");
-    await client.execute("PRAGMA synchronous = NORMAL");
+    // What is answered as saved is on the disk, also when the power goes.
+    await client.execute("PRAGMA synchronous = FULL");
     await client.execute("PRAGMA foreign_keys = ON");
   }
   return client;

@@ -1,10 +1,10 @@
-import { spawnSync } from "node:child_process";
-import { chmod, mkdtemp, readdir, rm, stat, writeFile } from "node:fs/promises";
+import { spawn, spawnSync } from "node:child_process";
+import { chmod, mkdir, mkdtemp, readdir, rm, stat, writeFile } from "node:fs/promises";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { expect } from "chai";
 import type { BatchAnswer, VariationAnswer } from "../../core/api";
-import { Program } from "../support/browser";
+import { freePort, Program } from "../support/browser";
 import { root } from "../support/demo";
 
 describe("the program", () => {
@@ -45,13 +45,70 @@ describe("the program", () => {
     expect(variations.every((variation) => variation.outputs.length === 2)).to.equal(true);
   });
 
-  it("says what to do when its port is taken", () => {
-    const { status, stderr } = start(["--port", String(program.port)], program.folder);
+  it("says what to do when its port is taken", async () => {
+    const folder = await mkdtemp(join(tmpdir(), "zest-port-"));
+    const { status, stderr } = start(["--port", String(program.port)], folder);
+    await rm(folder, { recursive: true });
     expect(status).to.equal(1);
     expect(stderr)
       .to.contain(`Port ${program.port} is taken`)
       .and.to.contain("choose another port");
   });
+
+  it("leaves a folder alone that another one is at work in", async () => {
+    const { status, stderr } = start(["--port", String(await freePort())], program.folder);
+    expect(status).to.equal(1);
+    expect(stderr).to.contain("at work in").and.to.contain(program.folder);
+    expect(await program.ask<object>("/api/crates")).to.have.property("crates");
+  });
+
+  it("begins nothing anew beside stored files whose database is gone", async () => {
+    const folder = await mkdtemp(join(tmpdir(), "zest-gone-"));
+    await mkdir(join(folder, "files/ab"), { recursive: true });
+    const { status, stderr } = start(["--port", String(await freePort())], folder);
+    await rm(folder, { recursive: true });
+    expect(status).to.equal(1);
+    expect(stderr).to.contain("database is missing").and.to.contain("put zest.db back");
+  });
+
+  it("ends well when it is told twice, and with the starter when that is killed", async () => {
+    const folder = await mkdtemp(join(tmpdir(), "zest-end-"));
+    const port = await freePort();
+    const begun = async () => {
+      const starter = spawn(
+        process.execPath,
+        [join(root, "scripts/start.mjs"), "--port", String(port), "--data", folder],
+        { cwd: root, env: { ...process.env, ZEST_FACES: "no" } },
+      );
+      await new Promise<void>((resolve) =>
+        starter.stdout.on("data", (chunk: Buffer) => {
+          if (chunk.toString().includes("is ready at")) resolve();
+        }),
+      );
+      return starter;
+    };
+    const answers = () =>
+      fetch(`http://localhost:${port}/api/crates`).then(
+        () => true,
+        () => false,
+      );
+    const first = await begun();
+    const ended = new Promise((resolve) => first.once("exit", resolve));
+    first.kill("SIGINT");
+    first.kill("SIGINT");
+    expect(await ended).to.equal(0);
+
+    const second = await begun();
+    expect(await answers()).to.equal(true);
+    second.kill("SIGKILL");
+    while (await answers()) await new Promise((resolve) => setTimeout(resolve, 50));
+    // The folder is free again as soon as the server is gone.
+    const third = await begun();
+    const over = new Promise((resolve) => third.once("exit", resolve));
+    third.kill("SIGTERM");
+    expect(await over).to.equal(0);
+    await rm(folder, { recursive: true });
+  }).timeout(60_000);
 
   it("says what to do when its data folder cannot be written", async () => {
     const folder = await mkdtemp(join(tmpdir(), "zest-locked-"));

@@ -21,7 +21,7 @@ const QUIET = [
 export const launch = (): Promise<Browser> =>
   chromium.launch({ executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium", args: QUIET });
 
-async function freePort(): Promise<number> {
+export async function freePort(): Promise<number> {
   const server = createServer();
   await new Promise<void>((resolve) => server.listen(0, "127.0.0.1", resolve));
   const address = server.address();

@@ -1,0 +1,19 @@
+import { mkdir, mkdtemp, readdir, rm } from "node:fs/promises";
+import { join } from "node:path";
+
+const FOLDER = "scratch";
+
+/** A folder of one's own for what is not finished, on the disk where it will stand when it is. */
+export async function scratchIn(folder: string): Promise<string> {
+  const all = join(folder, FOLDER);
+  await mkdir(all, { recursive: true });
+  return mkdtemp(join(all, "at-"));
+}
+
+/** Clears away what was not finished when the program ended. Only for a folder that nobody else works in. */
+export async function sweep(folder: string): Promise<void> {
+  await rm(join(folder, FOLDER), { recursive: true, force: true });
+  const entries = await readdir(folder, { recursive: true, withFileTypes: true });
+  const halves = entries.filter((entry) => entry.isFile() && entry.name.endsWith(".part"));
+  for (const { parentPath, name } of halves) await rm(join(parentPath, name), { force: true });
+}
