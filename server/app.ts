@@ -12,6 +12,7 @@ import { Problem, problem } from "../core/problem";
 import { addBatchRoutes } from "./routes/batches";
 import { addBrandRoutes } from "./routes/brands";
 import { addDeliveryRoutes } from "./routes/deliveries";
+import { addHeaders } from "./routes/headers";
 import { addLibraryRoutes } from "./routes/library";
 import { addPieceRoutes } from "./routes/pieces";
 import { addPlacementRoutes } from "./routes/placements";
@@ -96,6 +97,7 @@ export async function makeApp(services: Services, web?: string): Promise<App> {
     if (known.status >= 500) app.log.error(error);
     void reply.status(known.status).send({ code: known.code, message: known.message });
   });
+  await addHeaders(app);
   app.addHook("onRequest", refuseStrangers);
   await app.register(swagger, {
     openapi: { info: { title: "Zest Crate", version: "1" } },

@@ -3,7 +3,7 @@ import { chmod, mkdir, mkdtemp, readdir, rm, stat, writeFile } from "node:fs/pro
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { expect } from "chai";
-import type { BatchAnswer, VariationAnswer } from "../../core/api";
+import type { BatchAnswer, PieceAnswer, VariationAnswer } from "../../core/api";
 import { freePort, Program } from "../support/browser";
 import { root } from "../support/demo";
 
@@ -22,6 +22,9 @@ describe("the program", () => {
     );
     const progress = () => program.ask<BatchAnswer>(`/api/batches/${batch.id}`);
     while ((await progress()).made < 10) await new Promise((resolve) => setTimeout(resolve, 20));
+    const edit = { kind: "text", slot: "headline", to: "Saved to the last", was: "Boats at rest" };
+    const saved = await program.ask("/api/pieces/opening-announcement/edits", { edit });
+    expect(saved).to.have.property("revision");
     await program.end("SIGKILL");
 
     const folder = join(program.folder, "batches", batch.id);
@@ -31,6 +34,8 @@ describe("the program", () => {
     for (const name of whole) times.set(name, (await stat(join(folder, name))).mtimeMs);
 
     await program.start();
+    const { piece } = await program.ask<PieceAnswer>("/api/pieces/opening-announcement");
+    expect(piece.message.headline).to.deep.include({ text: "Saved to the last" });
     let state = await progress();
     while (state.state === "running") {
       await new Promise((resolve) => setTimeout(resolve, 100));

@@ -66,7 +66,8 @@ export class WorkerPainter {
   private constructor(private readonly page: Page) {}
 
   static async open(browser: Browser, program: Program): Promise<WorkerPainter> {
-    const page = await browser.newPage();
+    // A script of the test's own is put into the page, which else takes none but the application's.
+    const page = await browser.newPage({ bypassCSP: true });
     const painter = new WorkerPainter(page);
     // The compiler that runs the tests names functions through a helper, which the page lacks.
     await page.addInitScript("globalThis.__name = (named) => named");
