@@ -28,7 +28,7 @@ const SCENE_WEIGHT = 0.4;
 const STREWN = 0.03;
 /** A place lies in layers, sky over land over water: so much of how its colours differ is between its rows. By trial. */
 const LAYERED = 0.4;
-/** What fills a picture that is no place is a thing whose reach is unsure. */
+/** What fills a picture that is no place is a thing whose reach is unsure. Its weight. */
 const UNSURE = 0.6;
 
 /**
@@ -37,7 +37,8 @@ const UNSURE = 0.6;
  * Object Detection at 80 FPS”, IEEE International Conference on Computer Vision, 2015, named from memory), weighed by
  * nearness to the middle and parted from the ground by Otsu's threshold (“A Threshold Selection Method from Gray-Level
  * Histograms”, IEEE Transactions on Systems, Man, and Cybernetics, 1979). What is compact is a thing, whose weight is 1;
- * a scene that is strewn over the picture has less. Undefined for a picture in which nothing stands out, like a pattern.
+ * what fills the picture has less, and a place that lies in layers so little that it may be cut. Undefined for a picture in
+ * which nothing stands out, like a pattern.
  */
 export function findThing(picture: Thumbnail): Area | undefined {
   const colours = labOf(picture);

@@ -25,8 +25,10 @@ export class Store {
 
   /** `url` is a `file:` URL, or the address of a libSQL server. */
   static async open(url: string, migrations: string): Promise<Store> {
-    const first = createClient({ url, concurrency: 1, timeout: 5000 });
-    await refuseUnfit(first, url.replace(/^file:/, ""), migrations).finally(() => first.close());
+    if (url.startsWith(FILE)) {
+      const first = createClient({ url, concurrency: 1, timeout: 5000 });
+      await refuseUnfit(first, url.slice(FILE.length), migrations).finally(() => first.close());
+    }
     const clients: [Client, Client] = [await connect(url), await connect(url)];
     const store = new Store(clients);
     await migrate(store.writer, { migrationsFolder: migrations });
@@ -48,10 +50,12 @@ export class Store {
   }
 }
 
+const FILE = "file:";
+
 /** One connection each: pragmas belong to a connection, and are set before it is used. */
 async function connect(url: string): Promise<Client> {
   const client = createClient({ url, concurrency: 1, timeout: 5000 });
-  if (url.startsWith("file:")) {
+  if (url.startsWith(FILE)) {
     await client.execute("PRAGMA journal_mode = WAL");
     // What is answered as saved is on the disk, also when the power goes.
     await client.execute("PRAGMA synchronous = FULL");
