@@ -1,5 +1,6 @@
 import { expect } from "chai";
-import { Id } from "./id";
+import fc from "fast-check";
+import { freeId, Id } from "./id";
 
 describe("an id", () => {
   it("is what the program and people write", () => {
@@ -27,5 +28,28 @@ describe("an id", () => {
     ];
     for (const id of [...wrong, "ä", "x".repeat(81), "a\n", "a%2fb"])
       expect(Id.safeParse(id).success, JSON.stringify(id)).to.equal(false);
+  });
+});
+
+describe("an id that is made of words", () => {
+  it("is always one, and never taken", () => {
+    fc.assert(
+      fc.property(fc.string({ maxLength: 200, unit: "grapheme" }), (words) => {
+        const taken = new Set<string>();
+        for (let i = 0; i < 3; i++) {
+          const id = freeId(words, taken);
+          expect(Id.safeParse(id).success, id).to.equal(true);
+          expect(taken.has(id)).to.equal(false);
+          taken.add(id);
+        }
+      }),
+    );
+  });
+
+  it("can be read, and stays what it is where it is one", () => {
+    expect(freeId("Frühling & Söhne", new Set())).to.equal("fruhling-sohne");
+    expect(freeId("Wide_1.91", new Set())).to.equal("Wide_1.91");
+    expect(freeId("story", new Set(["story", "story-2"]))).to.equal("story-3");
+    expect(freeId("見出し", new Set(), "placement")).to.equal("placement");
   });
 });

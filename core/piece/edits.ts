@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { Spread } from "../colour";
 import { FileId } from "../files";
+import { Id } from "../id";
 import { problem } from "../problem";
 import {
   Filling,
@@ -34,7 +35,7 @@ const LooksValue = z.object({ arrangement: z.array(Node).max(LIMITS.nodes), size
 
 /** Another lead; the spread comes along where the whole look is exchanged. */
 const LeadValue = LooksValue.extend({
-  lead: z.string().min(1),
+  lead: Id,
   frame: Frame.optional(),
   spread: Spread.optional(),
 });
@@ -48,7 +49,7 @@ export type PictureStyle = z.infer<typeof PictureStyle>;
 
 /** Another brand or spread; the looks come along where tokens had to be exchanged for it. */
 const DressValue = z.object({
-  brand: z.string().min(1),
+  brand: Id,
   spread: Spread,
   looks: LooksValue.optional(),
 });
@@ -93,7 +94,7 @@ export const Edit = z.discriminatedUnion("kind", [
     kind: z.literal("picture-style"),
     node: z.string().min(1),
     /** On this size only; on all of them when not given. */
-    placement: z.string().optional(),
+    placement: Id.optional(),
     to: PictureStyle,
     was: PictureStyle,
   }),
@@ -113,7 +114,7 @@ export const Edit = z.discriminatedUnion("kind", [
   }),
   z.object({
     kind: z.literal("local"),
-    placement: z.string(),
+    placement: Id,
     to: LocalValue,
     was: LocalValue,
   }),

@@ -8,7 +8,7 @@ export {
   shippedPlacement,
   withTeam,
 } from "./catalogue";
-export { freeId, OWN_CHANNEL, ownPlacement, OwnSize, usualViewWidth } from "./own";
+export { OWN_CHANNEL, ownPlacement, OwnSize, usualViewWidth } from "./own";
 export {
   clearArea,
   cssPerPixel,

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { box, type Box } from "../geometry";
+import { freeId } from "../id";
 import { Placement, type Covered } from "./placement";
 
 const side = z
@@ -65,10 +66,4 @@ function widerMargins({ width, height, margins }: OwnSize, least: number): Cover
     [right, box(width - right, 0, right, height)],
   ];
   return bands.filter(([wide]) => wide > least).map(([, band]) => ({ ...band, by: "margin" }));
-}
-
-export function freeId(wanted: string, taken: ReadonlySet<string>): string {
-  let id = wanted;
-  for (let count = 2; taken.has(id); count++) id = `${wanted}-${count}`;
-  return id;
 }

@@ -1,6 +1,7 @@
 import { eq } from "drizzle-orm";
 import type { ImportAnswer } from "../../core/api";
 import { brandFonts, type Brand } from "../../core/brand";
+import { freeId } from "../../core/id";
 import { freeTitle, type Piece } from "../../core/piece";
 import { problem } from "../../core/problem";
 import { inspectPicture } from "../render/inspect";
@@ -32,11 +33,11 @@ export async function importBundle(
     for (const crate of bundle.crates) {
       const members = crate.pieces.map((id) => memberOf(bundle, crate.name, id));
       const brand = await knownBrand(tx, brandIds, crate.brand, crate.name);
-      const id = await freeId(tx, crates, crate.id, around.newId);
+      const id = await idFor(tx, crates, crate.id, around.newId);
       await tx.insert(crates).values({ id, name: crate.name, brand, created });
       result.crates.push(id);
       for (const [position, piece] of members.entries()) {
-        const pieceId = await freeId(tx, pieces, piece.id, around.newId);
+        const pieceId = await idFor(tx, pieces, piece.id, around.newId);
         const wears = await knownBrand(tx, brandIds, piece.brand, piece.title);
         const document = { ...piece, id: pieceId, brand: wears };
         await tx.insert(pieces).values({ id: pieceId, crate: id, position, document, created });
@@ -74,10 +75,7 @@ async function addBrand(tx: Transaction, brand: Brand, created: string): Promise
   const all = await tx.select().from(brands);
   const sameId = all.find((row) => row.id === brand.id);
   if (sameId && JSON.stringify(sameId.document) === JSON.stringify(brand)) return brand.id;
-  const id = freeTitle(
-    brand.id,
-    all.map((row) => row.id),
-  ).replace(/\s/g, "-");
+  const id = freeId(brand.id, new Set(all.map((row) => row.id)));
   const name = freeTitle(
     brand.name,
     all.map((row) => row.document.name),
@@ -100,7 +98,8 @@ async function knownBrand(
   throw problem("document-invalid", { document, field: "brand", why });
 }
 
-async function freeId(
+/** The id that a document came with, or a new one where that is taken. */
+async function idFor(
   tx: Transaction,
   table: typeof crates | typeof pieces,
   wanted: string,

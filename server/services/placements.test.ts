@@ -43,6 +43,13 @@ describe("the team's placements", () => {
       name: "Booth screen",
     });
     expect(again.id).to.equal("booth-screen-2");
+    const name = "A name that goes on and on ".repeat(8).trim();
+    const { body: long } = await server.ask("POST", "/api/placements", {
+      ...facts("story"),
+      name,
+    });
+    expect((await find(long.id)).name).to.equal(name);
+    expect((await server.ask("DELETE", `/api/placements/${long.id}`)).status).to.equal(200);
 
     const { body: piece } = await server.ask("GET", "/api/pieces/opening-announcement");
     const was = piece.piece.sizes;

@@ -1,8 +1,8 @@
 import { asc, eq } from "drizzle-orm";
 import type { PlacementImport, PlacementUse } from "../../core/api";
+import { freeId } from "../../core/id";
 import type { Piece } from "../../core/piece";
 import {
-  freeId,
   isShipped,
   known,
   lookupIn,
@@ -35,7 +35,7 @@ export class Placements {
   async add(wanted: Omit<Placement, "id">): Promise<Placement> {
     return this.around.store.write(async (tx) => {
       const taken = new Set((await this.catalogue(tx)).placements.map(({ id }) => id));
-      const placement = { ...wanted, id: freeId(idOf(wanted.name), taken) };
+      const placement = { ...wanted, id: freeId(wanted.name.toLowerCase(), taken, "placement") };
       await this.put(tx, placement);
       return placement;
     });
@@ -109,10 +109,3 @@ const goesTo = (piece: Piece, id: string): boolean =>
 
 const equal = (a: Placement, b: Placement): boolean =>
   JSON.stringify(Object.entries(a).sort()) === JSON.stringify(Object.entries(b).sort());
-
-const idOf = (name: string): string =>
-  name
-    .normalize("NFKD")
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, "-")
-    .replace(/^-|-$/g, "") || "placement";

@@ -3,11 +3,11 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { expect } from "chai";
 import { placementById } from "../../core/placements";
-import { root } from "../../tests/support/demo";
+import { demoBrand, root } from "../../tests/support/demo";
 import { Store } from "./database";
 import { Grouped } from "./grouped";
 import { sql, type SQL } from "drizzle-orm";
-import { crates, edits, files, pieces, placements, settings } from "./tables";
+import { brands, crates, edits, files, pieces, placements, settings } from "./tables";
 
 describe("the store", () => {
   let folder: string;
@@ -94,36 +94,85 @@ describe("the store", () => {
     expect(stored!.picture).to.deep.equal({ id: "a" });
   });
 
-  it("gives placements whose ids could lead out of a folder another one, and the pieces that go there with them", async () => {
+  describe("with ids from before they were checked", () => {
     const put = (statement: SQL) => store.write((tx) => tx.run(statement));
-    const place = (id: string) => ({ ...placementById("story"), id });
-    for (const id of ["/../../victim", "a “b”", "fine"])
-      await put(
-        sql`INSERT INTO placements (id, document, created) VALUES (${id}, ${JSON.stringify(place(id))}, 'now')`,
+    const row = (table: string, values: Record<string, unknown>) => {
+      const names = sql.join(
+        Object.keys(values).map((name) => sql.identifier(name)),
+        sql`, `,
       );
-    const sizes = ["/../../victim", "fine", "a “b”"].map((placement) => ({ placement }));
-    const document = { lead: "a “b”", sizes, shown: { "/../../victim": "stack" } };
-    await put(sql`INSERT INTO brands (id, document, created) VALUES ('b', '{}', 'now')`);
-    await put(sql`INSERT INTO crates (id, name, brand, created) VALUES ('c', 'c', 'b', 'now')`);
-    await put(
-      sql`INSERT INTO pieces (id, crate, position, revision, document, created) VALUES ('p', 'c', 0, 1, ${JSON.stringify(document)}, 'now')`,
-    );
-    await put(
-      sql`INSERT INTO edits (piece, edit, at) VALUES ('p', ${JSON.stringify({ kind: "sizes", to: sizes })}, 1)`,
-    );
-    await store.close();
-    store = await open();
-    const ids = (await store.read.select().from(placements)).map((row) => row.document.id);
-    expect(ids.sort()).to.deep.equal(["a-b", "fine", "victim"]);
-    const better = ["victim", "fine", "a-b"].map((placement) => ({ placement }));
-    const [piece] = await store.read.select().from(pieces);
-    expect(piece!.document).to.deep.equal({
-      lead: "a-b",
-      sizes: better,
-      shown: { victim: "stack" },
+      const given = Object.values(values).map((value) =>
+        typeof value === "object" ? sql`${JSON.stringify(value)}` : sql`${value}`,
+      );
+      return put(
+        sql`INSERT INTO ${sql.identifier(table)} (${names}) VALUES (${sql.join(given, sql`, `)})`,
+      );
+    };
+    const created = "now";
+    const kit = demoBrand("quillmere");
+    const size = (placement: string) => ({ placement, changes: {} });
+    const place = (id: string) => ({ ...placementById("story"), id });
+
+    beforeEach(async () => {
+      for (const id of ["/../../victim", "a “b”", "fine"])
+        await row("placements", { id, document: place(id), created });
+      await row("brands", { id: "My brand", document: { ...kit, id: "My brand" }, created });
+      await row("crates", { id: "spring sale", name: "c", brand: "My brand", created });
+      const document = {
+        id: "a piece",
+        brand: "My brand",
+        lead: "a “b”",
+        sizes: [size("/../../victim"), size("fine"), { ...size("own/1"), own: place("own/1") }],
+        shown: { "/../../victim": "stack" },
+        message: { headline: { text: "My brand" }, brand: { text: "a “b”" } },
+        arrangement: [{ id: "a node" }],
+      };
+      const crate = "spring sale";
+      await row("pieces", { id: "a piece", crate, position: 0, revision: 1, document, created });
+      const edit = { kind: "sizes", to: [size("/../../victim")], was: [] };
+      await row("edits", { piece: "a piece", edit, at: 1 });
+      await put(sql`PRAGMA user_version = 0`);
+      await store.close();
+      store = await open();
     });
-    const [step] = await store.read.select().from(edits);
-    expect((step!.edit as { to: object }).to).to.deep.equal(better);
+
+    it("gives those that could lead out of a folder another one, wherever they stand", async () => {
+      const ids = (await store.read.select().from(placements)).map((one) => one.document.id);
+      expect(ids.sort()).to.deep.equal(["a-b", "fine", "victim"]);
+      const [brand] = await store.read.select().from(brands);
+      expect([brand!.id, brand!.document.id]).to.deep.equal(["my-brand", "my-brand"]);
+      const [crate] = await store.read.select().from(crates);
+      expect([crate!.id, crate!.brand]).to.deep.equal(["spring-sale", "my-brand"]);
+      const [piece] = await store.read.select().from(pieces);
+      expect([piece!.id, piece!.crate]).to.deep.equal(["a-piece", "spring-sale"]);
+      expect(piece!.document).to.deep.include({ id: "a-piece", brand: "my-brand", lead: "a-b" });
+      expect(piece!.document.sizes).to.deep.equal([
+        size("victim"),
+        size("fine"),
+        { ...size("own-1"), own: place("own-1") },
+      ]);
+      expect(piece!.document.shown).to.deep.equal({ victim: "stack" });
+      const [step] = await store.read.select().from(edits);
+      expect(step!.piece).to.equal("a-piece");
+      expect((step!.edit as { to: object }).to).to.deep.equal([size("victim")]);
+    });
+
+    it("leaves words and nodes alone, whatever they are called", async () => {
+      const [piece] = await store.read.select().from(pieces);
+      expect(piece!.document.message).to.deep.equal({
+        headline: { text: "My brand" },
+        brand: { text: "a “b”" },
+      });
+      expect(piece!.document.arrangement).to.deep.equal([{ id: "a node" }]);
+    });
+
+    it("does so once", async () => {
+      await row("crates", { id: "later on", name: "c", brand: "my-brand", created });
+      await store.close();
+      store = await open();
+      const ids = (await store.read.select().from(crates)).map(({ id }) => id);
+      expect(ids.sort()).to.deep.equal(["later on", "spring-sale"]);
+    });
   });
 
   it("refuses what refers to nothing", async () => {

@@ -2,7 +2,7 @@ import { createClient, type Client } from "@libsql/client";
 import { drizzle, type LibSQLDatabase } from "drizzle-orm/libsql";
 import { migrate } from "drizzle-orm/libsql/migrator";
 import { problem } from "../../core/problem";
-import { mendPlacementIds } from "./ids";
+import { mendIds } from "./ids";
 import { refuseUnfit } from "./state";
 import * as tables from "./tables";
 
@@ -32,7 +32,7 @@ export class Store {
     const clients: [Client, Client] = [await connect(url), await connect(url)];
     const store = new Store(clients);
     await migrate(store.writer, { migrationsFolder: migrations });
-    await store.write(mendPlacementIds);
+    await store.write(mendIds);
     return store;
   }
 
