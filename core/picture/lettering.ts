@@ -1,5 +1,5 @@
 import type { Area } from "../files";
-import { mostAround, regionsAbove, type Field } from "./regions";
+import { aroundEach, extentOf, regionsAbove, type Field } from "./regions";
 import type { Greys } from "./page";
 
 /*
@@ -33,28 +33,18 @@ export function findLettering(picture: Greys): Area | undefined {
   );
   const blocks = blocksOf({ values, width, height });
   if (blocks.length === 0) return undefined;
-  const print = blocks.flat();
-  const along = (steps: number[], side: number) => {
-    const [from, to] = [Math.min(...steps), Math.max(...steps) + WINDOW / STEP];
-    const rounded = (step: number) => Math.round((1000 * step * STEP) / side) / 1000;
-    return { start: rounded(from), length: rounded(to - from) };
-  };
-  const [x, y] = [
-    along(
-      print.map((i) => i % width),
-      picture.width,
-    ),
-    along(
-      print.map((i) => Math.floor(i / width)),
-      picture.height,
-    ),
-  ];
-  return { kind: "thing", x: x.start, y: y.start, width: x.length, height: y.length, weight: 1 };
+  // A window reaches over a cell of the grid and its neighbours right and below.
+  const cells = { width: width + 1, height: height + 1 };
+  const covered = blocks.flat().flatMap((i) => {
+    const first = (i % width) + Math.floor(i / width) * cells.width;
+    return [first, first + 1 + cells.width];
+  });
+  return { kind: "thing", ...extentOf(covered, cells), weight: 1 };
 }
 
 /** The windows of print that stand together, or nearly so, and are enough for a block. */
 function blocksOf(windows: Field): number[][] {
-  const near = { ...windows, values: mostAround(windows) };
+  const near = { ...windows, values: aroundEach(windows, (near) => Math.max(...near)) };
   return regionsAbove(near, 1)
     .map((region) => region.filter((i) => windows.values[i] === 1))
     .filter((block) => block.length >= LEAST_BLOCK * windows.values.length);

@@ -1,3 +1,5 @@
+import type { Share } from "../files";
+
 /** Values over a picture's pixels, row after row. */
 export interface Field {
   values: Float64Array;
@@ -28,16 +30,41 @@ export function otsu({ values }: Field): number {
   return (most * threshold) / LEVELS;
 }
 
-/** The most of each value and its eight neighbours. */
-export const mostAround = ({ values, width, height }: Field): Float64Array =>
-  Float64Array.from(values, (_, i) => {
-    let most = -Infinity;
+/** What `fold` makes of each value with its eight neighbours; at the edges of those that are there. */
+export function aroundEach(
+  { values, width, height }: Field,
+  fold: (near: readonly number[]) => number,
+): Float64Array {
+  return Float64Array.from(values, (_, i) => {
+    const near: number[] = [];
     const [x, y] = [i % width, Math.floor(i / width)];
     for (let v = Math.max(0, y - 1); v <= Math.min(height - 1, y + 1); v++)
       for (let u = Math.max(0, x - 1); u <= Math.min(width - 1, x + 1); u++)
-        most = Math.max(most, values[v * width + u]!);
-    return most;
+        near.push(values[v * width + u]!);
+    return fold(near);
   });
+}
+
+/** The box around some pixels of a grid, in shares of its sides: without so many specks at either end, with some air. */
+export function extentOf(
+  pixels: readonly number[],
+  { width, height }: { width: number; height: number },
+  { specks = 0, air = 0 } = {},
+): Share {
+  const along = (values: number[], side: number) => {
+    const sorted = values.sort((a, b) => a - b);
+    const from = sorted[Math.floor(specks * (sorted.length - 1))]!;
+    const to = sorted[Math.ceil((1 - specks) * (sorted.length - 1))]! + 1;
+    const [start, end] = [Math.max(0, from / side - air), Math.min(1, to / side + air)];
+    return { start: rounded(start), length: rounded(end - start) };
+  };
+  const columns = pixels.map((i) => i % width);
+  const rows = pixels.map((i) => Math.floor(i / width));
+  const [x, y] = [along(columns, width), along(rows, height)];
+  return { x: x.start, y: y.start, width: x.length, height: y.length };
+}
+
+const rounded = (share: number): number => Math.round(share * 1000) / 1000;
 
 /** The connected regions of a field, as lists of pixels, in which its values reach a threshold. */
 export function regionsAbove(field: Field, threshold: number): number[][] {

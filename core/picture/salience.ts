@@ -2,7 +2,7 @@ import type { Area } from "../files";
 import { barrierFromEdge } from "./barrier";
 import { flatEdge, offTheGround } from "./flat";
 import { labOf, type Colours, type Thumbnail } from "./lab";
-import { grownTo, otsu, regionsAbove, type Field } from "./regions";
+import { aroundEach, extentOf, grownTo, otsu, regionsAbove, type Field } from "./regions";
 
 /** Photographers keep the subject off the edges: the spread of that expectation, as a share of the sides. By eye. */
 const CENTRE_SPREAD = 0.4;
@@ -44,7 +44,12 @@ export function findThing(picture: Thumbnail): Area | undefined {
   const colours = labOf(picture);
   const ground = flatEdge(colours);
   const inked = ground === undefined ? [] : offTheGround(colours, ground);
-  if (inked.length > 0) return { ...areaAround(inked, picture, 0), weight: 1 };
+  const thingAt = (pixels: readonly number[], weight: number, specks: number, air = AIR): Area => ({
+    kind: "thing",
+    ...extentOf(pixels, picture, { specks, air }),
+    weight,
+  });
+  if (inked.length > 0) return thingAt(inked, 1, 0);
   const { salience, weighed, most } = salienceOf(colours);
   if (most < LEAST_SALIENCE) return undefined;
   const threshold = otsu(weighed);
@@ -52,19 +57,19 @@ export function findThing(picture: Thumbnail): Area | undefined {
   const sums = regions.map((region) => region.reduce((sum, i) => sum + weighed.values[i]!, 0));
   const core = regions.filter((_, i) => sums[i]! >= ALSO * Math.max(...sums)).flat();
   const grown = grownTo(core, salience, GROWN * threshold);
-  const found = areaAround(grown, picture, SPECKS);
+  const found = extentOf(grown, picture, { specks: SPECKS, air: AIR });
   const filled = grown.length / (picture.width * picture.height * found.width * found.height);
   const isThing = filled >= COMPACT && most >= DISTINCT && grown.length <= MOST_GROWN * core.length;
-  if (isThing) return { ...areaAround(grown, picture, SPECKS, AIR_AROUND), weight: 1 };
+  if (isThing) return thingAt(grown, 1, SPECKS, AIR_AROUND);
   return layered(colours) >= LAYERED
-    ? { ...areaAround(core, picture, STREWN), weight: SCENE_WEIGHT }
-    : { ...areaAround(grown, picture, STREWN), weight: UNSURE };
+    ? thingAt(core, SCENE_WEIGHT, STREWN)
+    : thingAt(grown, UNSURE, STREWN);
 }
 
 /** What stands out, 0..2 of what stands out most, and the same weighed by nearness to the middle; `most` in CIELAB units. */
 function salienceOf(colours: Colours): { salience: Field; weighed: Field; most: number } {
   const [{ width, height }] = colours;
-  const blurred = colours.map((axis) => ({ ...axis, values: blurredBox(axis) }));
+  const blurred = colours.map((axis) => ({ ...axis, values: aroundEach(axis, mean) }));
   const barriers = blurred.map(({ values }) => barrierFromEdge(values, width, height));
   const barrier = barriers[0]!.map((value, i) => value + barriers[1]![i]! + barriers[2]![i]!);
   const most = Math.max(...barrier);
@@ -87,7 +92,7 @@ function offTheEdges(colours: Colours): Float64Array {
     all.filter((i) => i % width < depth),
     all.filter((i) => i % width >= width - depth),
   ].map((pixels) => {
-    const means = colours.map(({ values }) => meanOf(values, pixels));
+    const means = colours.map(({ values }) => mean(pixels.map((i) => values[i]!)));
     const far = all.map((i) => Math.hypot(...colours.map((c, k) => c.values[i]! - means[k]!)));
     const furthest = Math.max(...far, 1);
     return far.map((value) => value / furthest);
@@ -112,49 +117,8 @@ function layered(colours: Colours): number {
   return all === 0 ? 1 : between / all;
 }
 
-const meanOf = (values: Float64Array, pixels: readonly number[]): number =>
-  pixels.reduce((sum, i) => sum + values[i]!, 0) / pixels.length;
+const mean = (values: readonly number[]): number =>
+  values.reduce((sum, value) => sum + value, 0) / values.length;
 
 const centred = (x: number, y: number): number =>
   Math.exp(-((x - 0.5) ** 2 + (y - 0.5) ** 2) / (2 * CENTRE_SPREAD ** 2));
-
-/** The mean of the three by three pixels around each; at the edges of those that are there. */
-function blurredBox({ values, width, height }: Field): Float64Array {
-  return Float64Array.from(values, (_, i) => {
-    const [x, y] = [i % width, Math.floor(i / width)];
-    let [sum, count] = [0, 0];
-    for (let v = Math.max(0, y - 1); v <= Math.min(height - 1, y + 1); v++)
-      for (let u = Math.max(0, x - 1); u <= Math.min(width - 1, x + 1); u++) {
-        sum += values[v * width + u]!;
-        count++;
-      }
-    return sum / count;
-  });
-}
-
-/** The box around some pixels with a little air, without so many specks at either end; in shares of the sides. */
-function areaAround(
-  pixels: readonly number[],
-  { width, height }: Thumbnail,
-  specks: number,
-  air = AIR,
-): Omit<Area, "weight"> {
-  const along = (values: number[], side: number) => {
-    const sorted = values.sort((a, b) => a - b);
-    const from = sorted[Math.floor(specks * (sorted.length - 1))]!;
-    const to = sorted[Math.ceil((1 - specks) * (sorted.length - 1))]! + 1;
-    const [start, end] = [Math.max(0, from / side - air), Math.min(1, to / side + air)];
-    return { start: rounded(start), length: rounded(end - start) };
-  };
-  const x = along(
-    pixels.map((i) => i % width),
-    width,
-  );
-  const y = along(
-    pixels.map((i) => Math.floor(i / width)),
-    height,
-  );
-  return { kind: "thing", x: x.start, y: y.start, width: x.length, height: y.length };
-}
-
-const rounded = (share: number): number => Math.round(share * 1000) / 1000;

@@ -14,8 +14,8 @@ const LEAST_WHOLE = 0.3;
  */
 export function wholeIn(stage: Stage, node: PictureNode, part: Box): Placed | undefined {
   const places = stage.parts.framed
-    ? [besideWords(stage, node, part)]
-    : [inCorner(stage, node, part), besideWords(stage, node, part)];
+    ? [onTheMargin(stage, node, part)]
+    : [inCorner(stage, node, part), onTheMargin(stage, node, part)];
   const [first, second] = places.map((at) => shownWhole(node, at));
   const chosen = second && !isClear(stage, first!) ? second : first!;
   return area(chosen.box) < LEAST_WHOLE * area(part) ? undefined : chosen;
@@ -37,7 +37,7 @@ const isClear = ({ clear }: Stage, shown: Placed): boolean =>
   seenParts(shown).every(({ part, box: at }) => part.kind !== "face" || contains(clear, at));
 
 /** Off the frame's edges, along the edge of the words. */
-function besideWords(stage: Stage, { file }: PictureNode, part: Box): Box {
+function onTheMargin(stage: Stage, { file }: PictureNode, part: Box): Box {
   const room = offTheEdges(stage, part);
   return along(room, containedIn(file, room), stage.align, 0.5);
 }
