@@ -7,10 +7,8 @@ import { importBundle } from "./imports/import";
 import { settings } from "./store/tables";
 
 /** Imports each folder of the demo once, through the import that a person's own files take. */
-export async function loadDemo(
-  { around, library, placements }: Services,
-  folder: string,
-): Promise<string[]> {
+export async function loadDemo(services: Services, folder: string): Promise<string[]> {
+  const { around, placements } = services;
   const loaded: string[] = [];
   for (const entry of await readdir(folder, { withFileTypes: true })) {
     if (!entry.isDirectory()) continue;
@@ -18,8 +16,7 @@ export async function loadDemo(
     const [known] = await around.store.read.select().from(settings).where(eq(settings.key, key));
     if (known) continue;
     await importBundle(
-      around,
-      library,
+      services,
       await readBundle(await entriesOf(join(folder, entry.name)), await placements.lookup()),
     );
     await around.store.write((tx) => tx.insert(settings).values({ key, value: "loaded" }));

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { Table, TableNote } from "../batch";
 import { Brand, BrandColour } from "../brand";
-import { Hex } from "../colour";
+import { Hex, Spread } from "../colour";
 import { FileId, PictureFile } from "../files";
 import { Id } from "../id";
 import { Crate, Edit, LIMITS, Piece, SlotName } from "../piece";
@@ -44,6 +44,8 @@ export const PieceAnswer = z.object({
   revision: z.number().int(),
   canUndo: z.boolean(),
   canRedo: z.boolean(),
+  /** What is to be said of what was just done. */
+  note: z.string().optional(),
 });
 export type PieceAnswer = z.infer<typeof PieceAnswer>;
 
@@ -173,6 +175,14 @@ export const BrandChange = z.object({
 export const BrandKey = z.object({
   key: z.string().min(4, "a key has at least 4 characters").max(100),
 });
+
+/** A spread that comes first for every piece of the brand, or no longer does. */
+export const SpreadPinning = z.object({
+  spread: Spread,
+  pinned: z.boolean(),
+  key: z.string().max(200).optional(),
+});
+export type SpreadPinning = z.infer<typeof SpreadPinning>;
 
 /** A kit that pieces wear can only be deleted when they are given another to wear. */
 export const BrandDeletion = z.object({

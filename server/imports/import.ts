@@ -4,9 +4,10 @@ import { brandFonts, type Brand } from "../../core/brand";
 import { freeId } from "../../core/id";
 import { freeTitle, type Piece } from "../../core/piece";
 import { problem } from "../../core/problem";
+import type { Services } from "../app";
 import { inspectPicture } from "../render/inspect";
 import type { Library } from "../services/library";
-import type { Surroundings } from "../services/services";
+import { mustHaveNamed } from "../services/references";
 import type { Transaction } from "../store/database";
 import { brands, crates, pieces } from "../store/tables";
 import type { Bundle } from "./bundle";
@@ -18,8 +19,7 @@ const PICTURE = /\.(jpe?g|png|webp|avif|gif|tiff?|svg)$/i;
  * one that differs is added beside it, and crates and pieces come in as new ones.
  */
 export async function importBundle(
-  around: Surroundings,
-  library: Library,
+  { around, library, placements }: Pick<Services, "around" | "library" | "placements">,
   bundle: Bundle,
 ): Promise<ImportAnswer> {
   const files = await storeFiles(library, bundle);
@@ -40,6 +40,7 @@ export async function importBundle(
         const pieceId = await idFor(tx, pieces, piece.id, around.newId);
         const wears = await knownBrand(tx, brandIds, piece.brand, piece.title);
         const document = { ...piece, id: pieceId, brand: wears };
+        await mustHaveNamed(tx, placements, document);
         await tx.insert(pieces).values({ id: pieceId, crate: id, position, document, created });
         result.pieces.push(pieceId);
       }

@@ -12,6 +12,7 @@ import {
   OutdatedList,
   PaletteAnswer,
   ProblemAnswer,
+  SpreadPinning,
 } from "../../core/api";
 import { Brand } from "../../core/brand";
 import { FileId, PictureFile } from "../../core/files";
@@ -57,6 +58,18 @@ export function addBrandRoutes(routes: Routes, services: Services): void {
       },
     },
     ({ params, body }) => kits.change(params.id, body.brand, body.version, body.key),
+  );
+  routes.put(
+    "/api/brands/:id/spreads",
+    {
+      schema: {
+        summary: "Pin a spread to a brand kit as it is now, or take it off",
+        params: Id,
+        body: SpreadPinning,
+        response: { 200: Brand, ...problems },
+      },
+    },
+    ({ params, body }) => kits.pin(params.id, body),
   );
   routes.get(
     "/api/brands/:id/versions",

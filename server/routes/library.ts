@@ -104,7 +104,7 @@ export function addLibraryRoutes(routes: Routes, services: Services): void {
     async (request) => {
       const { bytes, name } = await upload(request);
       const bundle = await readBundle(unzip(bytes, name), await placements.lookup());
-      const answer = await importBundle(around, library, bundle);
+      const answer = await importBundle(services, bundle);
       // Nobody waits for it; what it does not come to is looked at after the next start.
       library.lookForFaces().catch((error: Error) => request.log.warn(error));
       return answer;

@@ -153,17 +153,18 @@ export function addPieceRoutes(
     "/api/pieces/:id/events",
     { schema: { summary: "Server-sent events: the revision, each time it changes", params: Id } },
     async (request, reply) => {
+      const { id } = request.params;
+      await pieces.get(id);
       reply.hijack();
       reply.raw.writeHead(200, {
         "content-type": "text/event-stream",
         "cache-control": "no-cache",
         connection: "keep-alive",
       });
-      reply.raw.write(": open\n\n");
-      const end = pieces.events.listen(request.params.id, (revision) =>
-        reply.raw.write(`data: ${revision}\n\n`),
-      );
-      request.raw.on("close", end);
+      const tell = (revision: number) => reply.raw.write(`data: ${revision}\n\n`);
+      request.raw.on("close", pieces.events.listen(id, tell));
+      // Whoever comes back after a gap learns whether it missed anything.
+      tell((await pieces.get(id)).revision);
     },
   );
 }

@@ -1,5 +1,6 @@
 import { and, asc, desc, eq, sql } from "drizzle-orm";
 import { applyEdit, invertEdit, joinEdits, type Edit, type Piece } from "../../core/piece";
+import { Problem } from "../../core/problem";
 import type { Transaction } from "../store/database";
 import { edits } from "../store/tables";
 
@@ -35,19 +36,37 @@ export class History {
     } else await tx.insert(edits).values({ piece, edit, at, shownBefore, shownAfter });
   }
 
-  /** The piece one step back or forward; undefined at the end of its history. */
-  async step(tx: Transaction, piece: Piece, forward: boolean): Promise<Piece | undefined> {
-    const [entry] = await tx
-      .select()
-      .from(edits)
-      .where(and(eq(edits.piece, piece.id), eq(edits.undone, forward)))
-      .orderBy(forward ? asc(edits.id) : desc(edits.id))
-      .limit(1);
-    if (!entry) return undefined;
-    await tx.update(edits).set({ undone: !forward }).where(eq(edits.id, entry.id));
-    const change = forward ? entry.edit : invertEdit(entry.edit);
-    const shown = (forward ? entry.shownAfter : entry.shownBefore) ?? undefined;
-    return { ...applyEdit(piece, change), shown };
+  /**
+   * The piece one step back or forward; undefined at the end of its history. A step to what is no longer there, such as a
+   * deleted brand, is passed over: `fits` throws a problem for it.
+   */
+  async step(
+    tx: Transaction,
+    piece: Piece,
+    forward: boolean,
+    fits: (stepped: Piece) => Promise<void>,
+  ): Promise<{ piece?: Piece; passedOver: string[] }> {
+    const passedOver: string[] = [];
+    for (;;) {
+      const [entry] = await tx
+        .select()
+        .from(edits)
+        .where(and(eq(edits.piece, piece.id), eq(edits.undone, forward)))
+        .orderBy(forward ? asc(edits.id) : desc(edits.id))
+        .limit(1);
+      if (!entry) return { passedOver };
+      await tx.update(edits).set({ undone: !forward }).where(eq(edits.id, entry.id));
+      const change = forward ? entry.edit : invertEdit(entry.edit);
+      const shown = (forward ? entry.shownAfter : entry.shownBefore) ?? undefined;
+      try {
+        const stepped = { ...applyEdit(piece, change), shown };
+        await fits(stepped);
+        return { piece: stepped, passedOver };
+      } catch (error) {
+        if (!(error instanceof Problem)) throw error;
+        passedOver.push(error.message);
+      }
+    }
   }
 }
 

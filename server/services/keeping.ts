@@ -1,9 +1,8 @@
 import { eq } from "drizzle-orm";
 import type { CrateAnswer, PieceAnswer, PieceKeeping } from "../../core/api";
-import { freeTitle } from "../../core/piece";
 import { problem } from "../../core/problem";
 import { crates, pieces } from "../store/tables";
-import { dressedFor, mustHave, type Pieces } from "./pieces";
+import { mustHave, type Pieces } from "./pieces";
 import type { Surroundings } from "./services";
 
 /** Crates renamed, and pieces put aside, brought back and moved. */
@@ -30,11 +29,9 @@ export class Keeping {
       if (!into) throw problem("not-found", { what: "crate", id: crate });
       const siblings = await tx.select().from(pieces).where(eq(pieces.crate, crate));
       const taken = siblings.map(({ document }) => document.title);
-      const dressed = await dressedFor(tx, into.brand, row.document);
-      const document = { ...dressed, title: freeTitle(dressed.title, taken) };
       const position = Math.max(-1, ...siblings.map((one) => one.position)) + 1;
-      const revision = row.revision + 1;
-      await tx.update(pieces).set({ crate, position, document, revision }).where(eq(pieces.id, id));
+      await this.pieces.fitInto(tx, row, into.brand, taken);
+      await tx.update(pieces).set({ crate, position }).where(eq(pieces.id, id));
     });
     const answer = await this.pieces.get(id);
     this.pieces.events.announce(id, answer.revision);

@@ -1,17 +1,17 @@
 import { and, asc, desc, eq, inArray, max, ne } from "drizzle-orm";
-import type { BrandVersion, DressAnswer, OutdatedList } from "../../core/api";
-import { brandFiles, type Brand } from "../../core/brand";
-import type { FileId } from "../../core/files";
+import type { BrandVersion, DressAnswer, OutdatedList, SpreadPinning } from "../../core/api";
+import { Brand, brandFiles } from "../../core/brand";
+import { sameSpread } from "../../core/colour";
 import { compareBrands, makeBrand, outdated, type NewBrand } from "../../core/kit";
 import { placementOf } from "../../core/piece";
 import { problem } from "../../core/problem";
-import { shippedFonts } from "../../core/shelf";
 import type { Transaction } from "../store/database";
-import { batches, brands, brandVersions, crates, deliveries, files, pieces } from "../store/tables";
+import { batches, brands, brandVersions, crates, deliveries, pieces } from "../store/tables";
 import type { Library } from "./library";
 import { lockOf, opens } from "./lock";
 import type { Pieces } from "./pieces";
 import type { Placements } from "./placements";
+import { mustHaveFiles } from "./references";
 import type { Surroundings } from "./services";
 
 /** Brand kits: making, changing, locking and deleting them, and what a change puts out of date. */
@@ -70,23 +70,38 @@ export class Kits {
       const row = await mustOpen(tx, id, key);
       await mustHaveOwnName(tx, brand);
       await mustHaveFiles(tx, brandFiles(brand));
-      const [last] = await tx
-        .select({ number: max(brandVersions.number) })
-        .from(brandVersions)
-        .where(eq(brandVersions.brand, id));
-      const now = last?.number ?? 0;
-      if (now !== version) throw problem("brand-conflict", { name: row.document.name });
-      const created = this.created();
-      if (now === 0) {
-        const first = { brand: id, number: 0, document: row.document, created: row.created };
-        await tx.insert(brandVersions).values(first);
-      }
-      await tx
-        .insert(brandVersions)
-        .values({ brand: id, number: now + 1, document: brand, created });
-      await tx.update(brands).set({ document: brand }).where(eq(brands.id, id));
+      if ((await versionOf(tx, id)) !== version)
+        throw problem("brand-conflict", { name: row.document.name });
+      await this.keep(tx, row, brand);
     });
     return brand;
+  }
+
+  /** Pins a spread to a kit as it is now, or takes it off; what others changed in it meanwhile stays. */
+  async pin(id: string, { spread, pinned, key }: SpreadPinning): Promise<Brand> {
+    return this.around.store.write(async (tx) => {
+      const row = await mustOpen(tx, id, key);
+      const others = row.document.spreads.filter((one) => !sameSpread(one, spread));
+      const spreads = pinned ? [...others, spread] : others;
+      if (!Brand.shape.spreads.safeParse(spreads).success)
+        throw problem("brand-incomplete", { what: "No more spreads can be pinned to this kit." });
+      const brand = { ...row.document, spreads };
+      await this.keep(tx, row, brand);
+      return brand;
+    });
+  }
+
+  /** The kit's next version; its first is kept when it is changed for the first time. */
+  private async keep(tx: Transaction, row: typeof brands.$inferSelect, brand: Brand) {
+    const { id } = row;
+    const now = await versionOf(tx, id);
+    const created = this.created();
+    if (now === 0) {
+      const first = { brand: id, number: 0, document: row.document, created: row.created };
+      await tx.insert(brandVersions).values(first);
+    }
+    await tx.insert(brandVersions).values({ brand: id, number: now + 1, document: brand, created });
+    await tx.update(brands).set({ document: brand }).where(eq(brands.id, id));
   }
 
   /** From now on the kit can only be changed with this key. Throws `brand-locked` when it has another. */
@@ -109,14 +124,12 @@ export class Kits {
 
   /** Deletes a kit. What wears it is dressed in `instead` first; without that, throws `brand-in-use`. */
   async remove(id: string, instead?: string, key?: string): Promise<DressAnswer> {
-    const brand = await this.library.brand(id);
-    const uses = await this.uses(id);
     const other = instead === id ? undefined : instead;
-    if (uses.length > 0 && other === undefined) {
-      throw problem("brand-in-use", { name: brand.name, uses: listed(uses) });
-    }
     const answer = await this.around.store.write(async (tx) => {
-      await mustOpen(tx, id, key);
+      const { document } = await mustOpen(tx, id, key);
+      const uses = await usesOf(tx, id);
+      if (uses.length > 0 && other === undefined)
+        throw problem("brand-in-use", { name: document.name, uses: listed(uses) });
       const dressed =
         other === undefined ? { pieces: [] } : await this.pieces.dressAll(tx, id, other);
       await tx.delete(brandVersions).where(eq(brandVersions.brand, id));
@@ -124,15 +137,6 @@ export class Kits {
       return dressed;
     });
     return this.pieces.announced(answer);
-  }
-
-  /** The crates and pieces that wear a kit, by name. */
-  private async uses(id: string): Promise<string[]> {
-    const { read } = this.around.store;
-    const own = await read.select().from(crates).where(eq(crates.brand, id));
-    const all = await read.select().from(pieces);
-    const dressed = all.filter(({ document }) => document.brand === id);
-    return [...own.map(({ name }) => name), ...dressed.map(({ document }) => document.title)];
   }
 
   /** Deliveries and batches of the pieces that wear a kit now which would come out otherwise today. */
@@ -174,12 +178,28 @@ export class Kits {
   }
 }
 
+/** The crates and pieces that wear a kit, by name. */
+async function usesOf(tx: Transaction, id: string): Promise<string[]> {
+  const own = await tx.select().from(crates).where(eq(crates.brand, id));
+  const all = await tx.select().from(pieces);
+  const dressed = all.filter(({ document }) => document.brand === id);
+  return [...own.map(({ name }) => name), ...dressed.map(({ document }) => document.title)];
+}
+
 const MOST_LISTED = 4;
 
 function listed(names: string[]): string {
   const shown = names.slice(0, MOST_LISTED).map((name) => `“${name}”`);
   const more = names.length - shown.length;
   return `${shown.join(", ")}${more > 0 ? ` and ${more} more` : ""}`;
+}
+
+async function versionOf(tx: Transaction, brand: string): Promise<number> {
+  const [last] = await tx
+    .select({ number: max(brandVersions.number) })
+    .from(brandVersions)
+    .where(eq(brandVersions.brand, brand));
+  return last?.number ?? 0;
 }
 
 async function mustOpen(tx: Transaction, id: string, key: string | undefined) {
@@ -195,13 +215,4 @@ async function mustHaveOwnName(tx: Transaction, { id, name }: Brand): Promise<vo
   if (!same) return;
   const what = `There is a brand kit called “${same.document.name}” already; give this one another name.`;
   throw problem("brand-incomplete", { what });
-}
-
-/** A kit may only name files that are stored or shipped. */
-async function mustHaveFiles(tx: Transaction, wanted: FileId[]): Promise<void> {
-  const own = [...new Set(wanted)].filter((id) => !shippedFonts.has(id));
-  const found = await tx.select({ id: files.id }).from(files).where(inArray(files.id, own));
-  const known = new Set(found.map(({ id }) => id));
-  const missing = own.find((id) => !known.has(id));
-  if (missing !== undefined) throw problem("file-missing", { document: "The kit", file: missing });
 }

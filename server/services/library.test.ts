@@ -134,11 +134,10 @@ describe("brand kits", () => {
     expect(kit.headers["content-disposition"]).to.contain(".zestkit");
     const bundle = await readBundle(unzip(kit.rawPayload, "kit.zestkit"), shippedPlacement);
     expect(bundle.brands).to.deep.equal([brand]);
-    const { library, around } = server.services;
-    const { brands } = await importBundle(around, library, bundle);
+    const { brands } = await importBundle(server.services, bundle);
     expect(brands).to.deep.equal(["saltlight"]);
     const renamed = { ...bundle, brands: [{ ...brand, name: "Saltlight Two", id: "saltlight" }] };
-    const second = await importBundle(around, library, renamed);
+    const second = await importBundle(server.services, renamed);
     expect(second.brands[0]).to.not.equal("saltlight");
   });
 });

@@ -3,23 +3,17 @@ import type { CrateAnswer, DressAnswer, PieceAnswer } from "../../core/api";
 import type { Brand } from "../../core/brand";
 import { redress } from "../../core/kit";
 import { inItsLanguage } from "../../core/language";
-import {
-  applyEdit,
-  copyPiece,
-  freeTitle,
-  isPicture,
-  valueNow,
-  type Edit,
-  type Piece,
-} from "../../core/piece";
-import { known } from "../../core/placements";
+import { applyEdit, copyPiece, freeTitle, valueNow, type Edit, type Piece } from "../../core/piece";
 import { problem } from "../../core/problem";
 import type { Transaction } from "../store/database";
-import { brands, crates, files, pieces } from "../store/tables";
+import { brands, crates, pieces } from "../store/tables";
 import { PieceEvents } from "./events";
 import { History, stepsOf, type Reader } from "./history";
 import type { Placements } from "./placements";
+import { mustHaveBrand, mustHaveNamed } from "./references";
 import type { Surroundings } from "./services";
+
+type PieceRow = typeof pieces.$inferSelect;
 
 interface EditOptions {
   force?: boolean;
@@ -122,6 +116,7 @@ export class Pieces {
       const position = Math.max(-1, ...siblings.map((row) => row.position)) + 1;
       const about = { id: this.around.newId(), brand: crate.brand, taken };
       const document = await make(tx, about);
+      await mustHaveNamed(tx, this.placements, document);
       const created = this.created();
       await tx
         .insert(pieces)
@@ -141,7 +136,6 @@ export class Pieces {
       const now = valueNow(row.document, edit);
       if (same(now, edit.to)) return answer(tx, id);
       if (!same(now, edit.was) && !force) throw conflict(edit, now);
-      await this.checkAgainstStore(tx, edit);
       const current = { ...edit, was: now } as Edit;
       const edited = applyEdit(row.document, current);
       const after = shown ? { ...edited, shown } : edited;
@@ -177,25 +171,46 @@ export class Pieces {
     return answer;
   }
 
-  private async dress(
-    tx: Transaction,
-    rows: (typeof pieces.$inferSelect)[],
-    brand: string,
-  ): Promise<DressAnswer> {
+  private async dress(tx: Transaction, rows: PieceRow[], brand: string): Promise<DressAnswer> {
     const all = await tx.select().from(brands);
     const kits = new Map(all.map(({ id, document }) => [id, document]));
     const to = kits.get(brand);
     if (!to) throw problem("not-found", { what: "brand", id: brand });
     const dressed: DressAnswer["pieces"] = [];
-    for (const { document, revision } of rows) {
+    for (const row of rows) {
+      const { document } = row;
       if (document.brand === brand) continue;
       const { edit, notes } = redress(document, kits.get(document.brand) ?? to, to);
-      const after = applyEdit(document, edit);
-      await this.save(tx, document, revision, after);
-      await this.history.remember(tx, document, after, edit, false);
+      await this.take(tx, row, [edit]);
       dressed.push({ id: document.id, title: document.title, notes });
     }
     return { pieces: dressed };
+  }
+
+  /**
+   * Makes a piece fit into a crate, as a part of what `tx` does: it takes on the crate's brand, since brands are never
+   * mixed, and a name that none there has. Each is a step that can be undone.
+   */
+  async fitInto(tx: Transaction, row: PieceRow, brand: string, taken: string[]): Promise<void> {
+    const { document } = row;
+    const dressing = document.brand === brand ? undefined : await dressingFor(tx, brand, document);
+    const title = freeTitle(document.title, taken);
+    const naming: Edit = { kind: "title", to: title, was: document.title };
+    await this.take(tx, row, [
+      ...(dressing ? [dressing] : []),
+      ...(title === document.title ? [] : [naming]),
+    ]);
+  }
+
+  /** Edits that the program makes, each a step of its own. */
+  private async take(tx: Transaction, row: PieceRow, made: readonly Edit[]): Promise<void> {
+    let piece = row.document;
+    for (const edit of made) {
+      const after = applyEdit(piece, edit);
+      await this.history.remember(tx, piece, after, edit, false);
+      piece = after;
+    }
+    await this.save(tx, row.document, row.revision, piece);
   }
 
   /** Tells open windows of pieces that were dressed. */
@@ -216,34 +231,26 @@ export class Pieces {
   private async step(id: string, forward: boolean): Promise<PieceAnswer> {
     const result = await this.around.store.write(async (tx) => {
       const row = await mustHave(tx, id);
-      const stepped = await this.history.step(tx, row.document, forward);
-      if (stepped) await this.save(tx, row.document, row.revision, stepped);
-      return answer(tx, id);
+      const { piece, passedOver } = await this.history.step(tx, row.document, forward, (stepped) =>
+        mustHaveNamed(tx, this.placements, stepped, row.document),
+      );
+      if (piece) await this.save(tx, row.document, row.revision, piece);
+      const [why] = passedOver;
+      const note = why && `A step that cannot be made any more was passed over. ${why}`;
+      return { ...(await answer(tx, id)), ...(note ? { note } : {}) };
     });
     this.events.announce(id, result.revision);
     return result;
   }
 
-  /** What an edit names must exist: its brand, its placements, its picture. */
-  private async checkAgainstStore(tx: Transaction, edit: Edit): Promise<void> {
-    if (edit.kind === "dress") await mustHaveBrand(tx, edit.to.brand);
-    if (edit.kind === "sizes") {
-      const lookup = await this.placements.lookup(tx);
-      for (const { placement, own } of edit.to) if (!own) known(placement, lookup);
-    }
-    const picture =
-      edit.kind === "picture"
-        ? edit.to.picture
-        : edit.kind === "slot" && edit.to && isPicture(edit.to)
-          ? edit.to.picture
-          : undefined;
-    if (picture !== undefined) {
-      const [file] = await tx.select().from(files).where(eq(files.id, picture));
-      if (!file?.picture) throw problem("not-found", { what: "picture", id: picture });
-    }
-  }
-
-  private async save(tx: Transaction, before: Piece, revision: number, after: Piece) {
+  /** Every change of a piece that is there goes through here. */
+  private async save(
+    tx: Transaction,
+    before: Piece,
+    revision: number,
+    after: Piece,
+  ): Promise<void> {
+    await mustHaveNamed(tx, this.placements, after, before);
     const document = inItsLanguage(before, after);
     await tx
       .update(pieces)
@@ -256,27 +263,26 @@ export class Pieces {
   }
 }
 
-/** A piece that comes into another brand's crate takes that brand on: brands are never mixed. */
-export async function dressedFor(reader: Reader, brand: string, piece: Piece): Promise<Piece> {
-  if (piece.brand === brand) return piece;
+/** A piece that comes into another brand's crate takes that brand on. */
+async function dressedFor(reader: Reader, brand: string, piece: Piece): Promise<Piece> {
+  return piece.brand === brand ? piece : applyEdit(piece, await dressingFor(reader, brand, piece));
+}
+
+async function dressingFor(reader: Reader, brand: string, piece: Piece): Promise<Edit> {
   const found = await reader
     .select()
     .from(brands)
     .where(inArray(brands.id, [brand, piece.brand]));
   const kit = (id: string) => found.find((row) => row.id === id)?.document;
-  const to = kit(brand)!;
-  return applyEdit(piece, redress(piece, kit(piece.brand) ?? to, to).edit);
+  const to = kit(brand);
+  if (!to) throw problem("not-found", { what: "brand", id: brand });
+  return redress(piece, kit(piece.brand) ?? to, to).edit;
 }
 
 export async function mustHave(reader: Reader, id: string) {
   const [row] = await reader.select().from(pieces).where(eq(pieces.id, id));
   if (!row) throw problem("not-found", { what: "piece", id });
   return row;
-}
-
-async function mustHaveBrand(reader: Reader, id: string): Promise<void> {
-  const [row] = await reader.select({ id: brands.id }).from(brands).where(eq(brands.id, id));
-  if (!row) throw problem("not-found", { what: "brand", id });
 }
 
 async function answer(reader: Reader, id: string): Promise<PieceAnswer> {

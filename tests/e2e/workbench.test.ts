@@ -222,6 +222,24 @@ describe("the workbench", () => {
     expect(piece.message.headline.text).to.equal("Typed in a tunnel");
   });
 
+  it("shows what cannot be saved and why, keeps it, and saves it when there is room again", async () => {
+    await open("late-opening");
+    const full = "The disk is full, so this could not be saved.";
+    const edits = "**/api/pieces/*/edits";
+    await page.route(edits, (route) =>
+      route.fulfill({ status: 507, json: { code: "store-full", message: full } }),
+    );
+    const headline = page.getByRole("textbox", { name: "Headline" });
+    await headline.fill("Typed on a full disk");
+    await page.getByRole("alert").filter({ hasText: full }).waitFor();
+    expect(await headline.inputValue()).to.equal("Typed on a full disk");
+    await page.unroute(edits);
+    await page.getByRole("button", { name: "Try now" }).click();
+    await saved();
+    expect(await page.getByRole("alert").count()).to.equal(0);
+    expect(await headline.inputValue()).to.equal("Typed on a full disk");
+  });
+
   for (const step of ["message", "look", "sizes", "batch", "preflight", "deliver"]) {
     it(`has no accessibility finding in ${step}`, async () => {
       await open("opening-announcement", step);

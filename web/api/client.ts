@@ -31,6 +31,7 @@ import {
   type NewTemplate,
   type PieceKeeping,
   type PlacementFacts,
+  type SpreadPinning,
 } from "../../core/api";
 import { Brand } from "../../core/brand";
 import { PictureFile } from "../../core/files";
@@ -38,16 +39,9 @@ import type { NewBrand } from "../../core/kit";
 import { Piece, type Edit } from "../../core/piece";
 import { Placement } from "../../core/placements";
 import { Template } from "../../core/templates";
+import { RequestError } from "./request-error";
 
-/** An answer that was not given: the server's sentence, or why it could not be reached. */
-export class RequestError extends Error {
-  constructor(
-    readonly code: string,
-    message: string,
-  ) {
-    super(message);
-  }
-}
+export { RequestError };
 
 async function ask<T extends z.ZodType>(
   schema: T,
@@ -63,17 +57,25 @@ async function ask<T extends z.ZodType>(
   }).catch(() => {
     throw new RequestError(
       "unreachable",
-      "The server does not answer. What was saved is safe; what you type is kept here and saved when it is back.",
+      "The server does not answer. What was saved is safe; what you type is saved when it is back.",
+      0,
     );
   });
   const data: unknown = await response.json().catch(() => undefined);
   if (!response.ok) {
     const told = ProblemAnswer.safeParse(data);
     throw told.success
-      ? new RequestError(told.data.code, told.data.message)
-      : new RequestError("unexpected", `The server answered ${response.status}. Try again.`);
+      ? new RequestError(told.data.code, told.data.message, response.status)
+      : new RequestError(
+          "unexpected",
+          `The server answered ${response.status}. Try again.`,
+          response.status,
+        );
   }
-  return schema.parse(data);
+  const read = schema.safeParse(data);
+  if (read.success) return read.data;
+  const message = "The server's answer is not understood here. Nothing is lost; reload the page.";
+  throw new RequestError("answer-unknown", message, 0);
 }
 
 const get = <T extends z.ZodType>(schema: T, path: string) => ask(schema, "GET", path);
@@ -123,6 +125,8 @@ export const api = {
   addBrand: (brand: NewBrand) => post(Brand, "/api/brands", brand),
   changeBrand: (brand: Brand, version: number, key?: string) =>
     ask(Brand, "PUT", `/api/brands/${brand.id}`, { brand, version, key }),
+  pinSpread: (id: string, pinning: SpreadPinning) =>
+    ask(Brand, "PUT", `/api/brands/${id}/spreads`, pinning),
   lockBrand: (id: string, to: "lock" | "unlock", key: string) =>
     post(z.object({ locked: z.boolean() }), `/api/brands/${id}/${to}`, { key }),
   removeBrand: (id: string, instead?: string, key?: string) =>

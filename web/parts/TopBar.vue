@@ -33,8 +33,8 @@ const sizes = computed(() => open.piece?.sizes.length ?? 0);
 const states = {
   saved: "Saved",
   saving: "Saving …",
-  waiting: "Not saved yet: no answer from the server",
-  conflict: "Not saved: changed elsewhere",
+  waiting: "Not saved yet; it is tried again",
+  stuck: "Not saved",
 } as const;
 </script>
 
@@ -67,9 +67,13 @@ const states = {
       </RouterLink>
     </nav>
     <div class="right">
-      <span class="quiet small state" role="status">{{
-        open.piece ? states[open.saveState] : ""
-      }}</span>
+      <span
+        class="quiet small state"
+        :class="{ unsaved: open.saving === 'waiting' || open.saving === 'stuck' }"
+        role="status"
+        :title="open.waitsFor"
+        >{{ open.piece ? states[open.saving] : "" }}</span
+      >
       <button
         class="button plain"
         aria-label="Undo"
@@ -175,5 +179,9 @@ nav a.current {
 .state {
   padding-right: 8px;
   text-align: right;
+}
+
+.unsaved {
+  color: var(--berry);
 }
 </style>

@@ -74,11 +74,8 @@ function another(): void {
 async function pin(): Promise<void> {
   const { brand } = open;
   if (!brand) return;
-  const others = brand.spreads.filter((spread) => !sameSpread(spread, current.value));
-  const spreads = pinned.value ? others : [...others, current.value];
   try {
-    const { versions } = await api.brandVersions(brand.id);
-    await api.changeBrand({ ...brand, spreads }, versions[0]?.number ?? 0);
+    await api.pinSpread(brand.id, { spread: current.value, pinned: !pinned.value });
     await library.load();
   } catch (error) {
     toasts.fail(error);

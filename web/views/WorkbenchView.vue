@@ -2,7 +2,7 @@
 import { computed, onBeforeUnmount, provide, watch } from "vue";
 import { useRouter } from "vue-router";
 import { wallKey } from "../wall/wall-key";
-import ConflictBanner from "../parts/ConflictBanner.vue";
+import UnsavedBanner from "../parts/UnsavedBanner.vue";
 import LedgerPanel from "../parts/LedgerPanel.vue";
 import MessageSheet from "../parts/MessageSheet.vue";
 import ShortcutList from "../parts/ShortcutList.vue";
@@ -56,10 +56,7 @@ watch(
   () => open.piece,
   () => (bench.showBefore = false),
 );
-onBeforeUnmount(() => {
-  void open.save();
-  open.close();
-});
+onBeforeUnmount(() => open.close());
 
 const { listShown } = useShortcuts({
   go: (step) => void router.push({ name: "piece", params: { id: props.id, step } }),
@@ -92,7 +89,7 @@ const failed = computed(() => open.failure || (library.state === "failed" ? libr
     <div v-else class="columns">
       <MessageSheet class="sheet" />
       <main class="centre">
-        <ConflictBanner />
+        <UnsavedBanner />
         <component :is="view" :step="step" />
       </main>
       <LedgerPanel class="ledger" :step="step" />

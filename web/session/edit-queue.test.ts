@@ -1,0 +1,71 @@
+import { expect } from "chai";
+import type { Edit } from "../../core/piece";
+import { Memory } from "../../tests/support/browser-storage";
+import { EditQueue } from "./edit-queue";
+
+const typed = (to: string, was: string, slot = "headline"): Edit => ({
+  kind: "text",
+  slot,
+  to,
+  was,
+});
+
+describe("the edit queue", () => {
+  it("joins what is typed into one edit, from the first that was there to the last typed", () => {
+    const queue = new EditQueue(new Memory(), "k");
+    queue.add(typed("B", ""));
+    queue.add(typed("Bo", "B"));
+    queue.add(typed("x", "", "support"));
+    expect(queue.edits).to.deep.equal([typed("Bo", ""), typed("x", "", "support")]);
+  });
+
+  it("does not change an edit that the server may have, until it is saved or refused", () => {
+    const queue = new EditQueue(new Memory(), "k");
+    queue.add(typed("B", ""));
+    expect(queue.hand()).to.deep.equal(typed("B", ""));
+    queue.add(typed("Bo", "B"));
+    queue.add(typed("Boa", "Bo"));
+    expect(queue.edits).to.deep.equal([typed("B", ""), typed("Boa", "B")]);
+    queue.done();
+    queue.add(typed("Boat", "Boa"));
+    queue.hand();
+    queue.refused();
+    queue.add(typed("Boats", "Boat"));
+    expect(queue.edits).to.deep.equal([typed("Boats", "B")]);
+  });
+
+  it("does not change what was on its way before a reload either", () => {
+    const storage = new Memory();
+    new EditQueue(storage, "k").add(typed("B", ""));
+    const again = new EditQueue(storage, "k");
+    again.add(typed("Bo", "B"));
+    expect(again.edits).to.deep.equal([typed("B", ""), typed("Bo", "B")]);
+  });
+
+  it("goes on in a browser that has no room", () => {
+    const full = Object.assign(new Memory(), {
+      setItem: () => {
+        throw new Error("no room");
+      },
+    });
+    const queue = new EditQueue(full, "k");
+    queue.add(typed("B", ""));
+    expect(queue.first).to.deep.equal(typed("B", ""));
+  });
+
+  it("is there again after a reload, until it is saved", () => {
+    const storage = new Memory();
+    new EditQueue(storage, "k").add(typed("B", ""));
+    const again = new EditQueue(storage, "k");
+    expect(again.first).to.deep.equal(typed("B", ""));
+    expect(new EditQueue(storage, "other").first).to.equal(undefined);
+    again.done();
+    expect(new EditQueue(storage, "k").first).to.equal(undefined);
+  });
+
+  it("starts empty when what was kept cannot be read", () => {
+    const storage = new Memory();
+    storage.setItem("k", "{broken");
+    expect(new EditQueue(storage, "k").edits).to.deep.equal([]);
+  });
+});

@@ -1,0 +1,281 @@
+import type { PieceAnswer } from "../../core/api";
+import { applyEdit, joinEdits, type Edit, type Piece } from "../../core/piece";
+import { RequestError } from "../api/request-error";
+import type { EditQueue } from "./edit-queue";
+
+/** What is typed is sent this long after the last letter, and again so long after the server gave no answer; in milliseconds. */
+const SAVE_AFTER = 300;
+const RETRY_AFTER = 3000;
+const MOST_RETRY_AFTER = 30_000;
+
+/** What a session asks of the server. */
+export interface PieceServer {
+  piece(id: string): Promise<PieceAnswer>;
+  edit(
+    id: string,
+    edit: Edit,
+    options: { force: boolean; shown: Piece["shown"] },
+  ): Promise<PieceAnswer>;
+  undo(id: string): Promise<PieceAnswer>;
+  redo(id: string): Promise<PieceAnswer>;
+  /** Tells the piece's revision each time that it changes; answers what ends it. */
+  listen(id: string, changed: (revision: number) => void): () => void;
+}
+
+export interface Around {
+  server: PieceServer;
+  /** What waits to be saved; it outlives the page. */
+  queue: EditQueue;
+  /** How the sizes are laid out on this screen; it goes along with each edit. */
+  shown(): Piece["shown"];
+  /** Calls later, and answers what calls that off. */
+  later(call: () => void, ms: number): () => void;
+  /** Tells the person something in passing. */
+  tell(text: string): void;
+  /** What the page shows has changed. */
+  show(state: SessionState): void;
+}
+
+/** `waiting`: the server cannot save now, and is asked again; `stuck`: a person has to decide. */
+export type SaveState = "saved" | "saving" | "waiting" | "stuck";
+
+/** An edit that the server did not take: another window changed the same, or it can never be so. */
+export interface Stuck {
+  edit: Edit;
+  message: string;
+  why: "conflict" | "refused";
+}
+
+export interface SessionState {
+  /** Undefined until it has been read. */
+  piece?: Piece;
+  crate: { id: string; name: string };
+  canUndo: boolean;
+  canRedo: boolean;
+  saving: SaveState;
+  /** Why it waits, in a sentence. */
+  waitsFor: string;
+  stuck?: Stuck;
+  /** Why the piece could not be opened. */
+  failure: string;
+  /** The piece before the last change that was made here, to look back at. */
+  before?: Piece;
+}
+
+export const NOTHING_OPEN: SessionState = {
+  crate: { id: "", name: "" },
+  canUndo: false,
+  canRedo: false,
+  saving: "saved",
+  waitsFor: "",
+  failure: "",
+};
+
+/**
+ * One piece that is open on a page, from its opening until it is closed, with all that belongs to it: what waits to be
+ * saved, the stream of others' changes, its timers. A change shows at once and is saved in order; what cannot be saved is
+ * kept, shown and sent again. The server keeps the history, so undo and redo also work after a reload.
+ */
+export class Session {
+  private state = NOTHING_OPEN;
+  private revision = -1;
+  private lastEdit: Edit | undefined;
+  private closed = false;
+  private tries = 0;
+  private sending: Promise<void> | undefined;
+  private callOff: () => void = () => undefined;
+  private endStream: () => void = () => undefined;
+
+  constructor(
+    readonly id: string,
+    private readonly around: Around,
+  ) {}
+
+  async open(): Promise<void> {
+    const { server, queue } = this.around;
+    this.set({ failure: "", saving: queue.first ? "saving" : "saved" });
+    try {
+      this.take(await server.piece(this.id));
+    } catch (error) {
+      this.set({ failure: sentence(error) });
+      return;
+    }
+    if (this.closed) return;
+    this.endStream();
+    this.endStream = server.listen(this.id, (revision) => void this.changedElsewhere(revision));
+    await this.save();
+  }
+
+  /** The page has turned to something else. What is unsaved is still sent; answers when that is over or cannot be. */
+  async close(): Promise<void> {
+    this.closed = true;
+    this.callOff();
+    this.endStream();
+    await this.save();
+    this.callOff();
+  }
+
+  /** Shows a change now and saves it soon. Throws when it does not fit the piece. */
+  change(edit: Edit): void {
+    const { queue } = this.around;
+    const was = this.state.piece;
+    if (!was || this.closed) return;
+    const piece = applyEdit(was, edit);
+    const goesOn = this.lastEdit && joinEdits(this.lastEdit, edit);
+    this.lastEdit = edit;
+    const before = queue.first;
+    queue.add(edit);
+    const stuck = this.stillStuck(before);
+    this.set({
+      piece,
+      stuck,
+      ...(goesOn ? {} : { before: was }),
+      canUndo: true,
+      canRedo: false,
+      saving: stuck ? "stuck" : "saving",
+    });
+    this.saveIn(SAVE_AFTER);
+  }
+
+  /** Answers when what waits has been sent, or cannot be sent now; whoever asks meanwhile waits for the same. */
+  save(): Promise<void> {
+    return this.state.stuck ? Promise.resolve() : this.send(false);
+  }
+
+  /** Sends again what is stuck; over another window's change, which stays in the history. */
+  keepMine(): Promise<void> {
+    return this.send(this.state.stuck?.why === "conflict");
+  }
+
+  /** Lets go of what is stuck: the piece is as the server has it, with what waits behind on top. */
+  async takeTheirs(): Promise<void> {
+    if (this.state.stuck) this.around.queue.done();
+    this.set({ stuck: undefined });
+    try {
+      this.take(await this.around.server.piece(this.id));
+    } catch (error) {
+      this.wait(error);
+      return;
+    }
+    await this.save();
+  }
+
+  undo(): Promise<void> {
+    return this.step((server) => server.undo(this.id));
+  }
+
+  redo(): Promise<void> {
+    return this.step((server) => server.redo(this.id));
+  }
+
+  private async step(ask: (server: PieceServer) => Promise<PieceAnswer>): Promise<void> {
+    const { server, queue, tell } = this.around;
+    await this.save();
+    if (!this.state.piece) return;
+    if (queue.first) return tell("Your last changes are not saved yet; undo works when they are.");
+    const before = this.state.piece;
+    try {
+      const answer = await ask(server);
+      this.lastEdit = undefined;
+      this.set({ before });
+      this.take(answer);
+      if (answer.note) tell(answer.note);
+    } catch (error) {
+      tell(sentence(error));
+    }
+  }
+
+  /** Whoever writes over what was refused has decided; a conflict stays one until it is settled. */
+  private stillStuck(before: Edit | undefined): Stuck | undefined {
+    const { stuck } = this.state;
+    const { first } = this.around.queue;
+    if (!stuck || !first) return undefined;
+    return first === before || stuck.why === "conflict" ? { ...stuck, edit: first } : undefined;
+  }
+
+  private send(force: boolean): Promise<void> {
+    this.callOff();
+    this.sending ??= this.sendAll(force).finally(() => (this.sending = undefined));
+    return this.sending;
+  }
+
+  private async sendAll(force: boolean): Promise<void> {
+    const { server, queue } = this.around;
+    let forced = force;
+    try {
+      while (queue.first) {
+        this.set({ saving: "saving" });
+        const options = { force: forced, shown: this.around.shown() };
+        const answer = await server.edit(this.id, queue.hand()!, options);
+        forced = false;
+        this.tries = 0;
+        queue.done();
+        this.set({ stuck: undefined });
+        this.take(answer);
+      }
+      this.set({ saving: "saved", waitsFor: "" });
+    } catch (error) {
+      this.stumbled(error);
+    }
+  }
+
+  private stumbled(error: unknown): void {
+    const { queue } = this.around;
+    const edit = queue.first;
+    if (!(error instanceof RequestError && error.isRefusal) || !edit) return this.wait(error);
+    queue.refused();
+    const why = error.code === "edit-conflict" ? "conflict" : "refused";
+    this.set({ saving: "stuck", stuck: { edit, message: error.message, why } });
+  }
+
+  /** Anything but a refusal may be over soon: no answer, a full disk, an error of the server's own. */
+  private wait(error: unknown): void {
+    this.set({ saving: "waiting", waitsFor: sentence(error) });
+    this.saveIn(Math.min(MOST_RETRY_AFTER, RETRY_AFTER * 2 ** this.tries++));
+  }
+
+  /** A piece that was left is not asked for again: what is unsaved is sent when it is opened next. */
+  private saveIn(ms: number): void {
+    this.callOff();
+    if (!this.closed) this.callOff = this.around.later(() => void this.save(), ms);
+  }
+
+  /** Another window's change comes in; what waits to be saved is put on top of it. */
+  private async changedElsewhere(revision: number): Promise<void> {
+    // What is being sent brings the newest along.
+    if (revision <= this.revision || this.sending) return;
+    const answer = await this.around.server.piece(this.id).catch(() => undefined);
+    if (!answer || answer.revision <= this.revision || this.closed) return;
+    this.take(answer);
+    this.around.tell("This piece was changed in another window; it is up to date here now.");
+  }
+
+  private take(answer: PieceAnswer): void {
+    const { piece, crate, canUndo, canRedo, revision } = answer;
+    const { edits } = this.around.queue;
+    this.revision = revision;
+    this.set({
+      piece: edits.reduce(applyWhereItFits, piece),
+      crate,
+      canUndo: canUndo || edits.length > 0,
+      canRedo,
+    });
+  }
+
+  private set(change: Partial<SessionState>): void {
+    this.state = { ...this.state, ...change };
+    if (!this.closed) this.around.show(this.state);
+  }
+}
+
+const sentence = (error: unknown): string =>
+  error instanceof Error ? error.message : String(error);
+
+/** A waiting edit may name what another window has taken away; the server will say so. */
+function applyWhereItFits(piece: Piece, edit: Edit): Piece {
+  try {
+    return applyEdit(piece, edit);
+  } catch {
+    return piece;
+  }
+}
