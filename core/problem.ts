@@ -88,6 +88,16 @@ const problems = {
     say: (p: { name: string; width: number; height: number; most: number }) =>
       `${p.name} is ${p.width} × ${p.height} px; a side may be at most ${p.most} px. The picture you had is still in place; make a smaller copy and use that.`,
   },
+  "picture-too-many-pixels": {
+    status: 413,
+    say: (p: { name: string; width: number; height: number; most: number }) =>
+      `${p.name} is ${p.width} × ${p.height} px; ${p.most / 1_000_000} million pixels are the most that is read. The picture you had is still in place; make a smaller copy and use that.`,
+  },
+  "file-too-much": {
+    status: 413,
+    say: (p: { name: string }) =>
+      `${p.name} takes more time or memory to read than any file that could be used. Nothing was stored and nothing else was held up; save it again, smaller or simpler.`,
+  },
   "picture-unsafe": {
     status: 422,
     say: (p: { name: string; found: string }) =>
@@ -137,6 +147,20 @@ const problems = {
     status: 413,
     say: (p: { most: string }) =>
       `The file is larger than ${p.most}. Nothing was stored; make it smaller and try again.`,
+  },
+  "file-empty": {
+    status: 400,
+    say: (p: { name: string }) =>
+      `${p.name} is empty: it has no bytes at all. Nothing was stored; copy it again from where it came.`,
+  },
+  "uploads-many": {
+    status: 429,
+    say: () =>
+      "Too many files are coming in at once. Nothing of this one was stored; send it again when the others are through.",
+  },
+  "requests-many": {
+    status: 429,
+    say: () => "Too many requests in a short time. Nothing was changed; go on in a minute.",
   },
   "text-too-long": {
     status: 400,

@@ -8,6 +8,7 @@ await build({
   entryPoints: {
     main: join(root, "server/main.ts"),
     worker: join(root, "server/render/worker.ts"),
+    process: join(root, "server/imports/process.ts"),
     zest: join(root, "server/cli/zest.ts"),
   },
   outdir: join(root, "dist/server"),

@@ -1,6 +1,7 @@
 import multipart from "@fastify/multipart";
+import rateLimit from "@fastify/rate-limit";
 import swagger from "@fastify/swagger";
-import Fastify, { type FastifyError, type FastifyInstance } from "fastify";
+import Fastify, { type FastifyError, type FastifyInstance, type FastifyReply } from "fastify";
 import {
   hasZodFastifySchemaValidationErrors,
   jsonSchemaTransform,
@@ -9,6 +10,8 @@ import {
   type ZodTypeProvider,
 } from "fastify-type-provider-zod";
 import { Problem, problem } from "../core/problem";
+import { asProblem } from "./problems";
+import { mendBody } from "./routes/body";
 import { addBatchRoutes } from "./routes/batches";
 import { addBrandRoutes } from "./routes/brands";
 import { addDeliveryRoutes } from "./routes/deliveries";
@@ -20,6 +23,7 @@ import { addSpecimenRoutes } from "./routes/specimens";
 import { addSchemaRoutes } from "./routes/schemas";
 import { refuseStrangers } from "./routes/origin";
 import { addTemplateRoutes } from "./routes/templates";
+import { MOST_UPLOAD } from "./routes/upload";
 import { serveWeb } from "./routes/web";
 import { Batches } from "./services/batches";
 import { Beginnings } from "./services/beginnings";
@@ -54,7 +58,11 @@ export interface Services {
   specimens: Specimens;
 }
 
-export const MOST_UPLOAD = 60 * 1024 * 1024;
+/** In bytes; a pasted table with all that can be used has a few million. */
+const MOST_BODY = 32 * 1024 * 1024;
+
+/** A minute; a page that is opened with all its pictures asks a few hundred times. */
+const MOST_REQUESTS = 12_000;
 
 export function makeServices(around: Surroundings): Services {
   const placements = new Placements(around);
@@ -89,15 +97,20 @@ export function makeServices(around: Surroundings): Services {
 
 /** The HTTP door: thin routes over the services, and the built interface when `web` names its folder. */
 export async function makeApp(services: Services, web?: string): Promise<App> {
-  const app = Fastify({ bodyLimit: 32 * 1024 * 1024, forceCloseConnections: true });
+  const app = Fastify({
+    bodyLimit: MOST_BODY,
+    forceCloseConnections: true,
+    // Addresses that cannot be decoded never come to a route.
+    frameworkErrors: (error, _request, reply) => answerProblem(reply, toProblem(error)),
+  });
   app.setValidatorCompiler(validatorCompiler);
   app.setSerializerCompiler(serializerCompiler);
   app.setErrorHandler<FastifyError>((error, _request, reply) => {
-    const known = toProblem(error);
-    if (known.status >= 500) app.log.error(error);
-    void reply.status(known.status).send({ code: known.code, message: known.message });
+    answerProblem(reply, toProblem(error));
   });
+  app.addHook("preValidation", mendBody);
   await addHeaders(app);
+  await app.register(rateLimit, { max: MOST_REQUESTS, timeWindow: "1 minute" });
   app.addHook("onRequest", refuseStrangers);
   await app.register(swagger, {
     openapi: { info: { title: "Zest Crate", version: "1" } },
@@ -122,6 +135,10 @@ export async function makeApp(services: Services, web?: string): Promise<App> {
   return app;
 }
 
+function answerProblem(reply: FastifyReply, { status, code, message }: Problem): void {
+  void reply.status(status).send({ code, message });
+}
+
 const typed = (app: FastifyInstance) => app.withTypeProvider<ZodTypeProvider>();
 
 function toProblem(error: FastifyError): Problem {
@@ -132,12 +149,17 @@ function toProblem(error: FastifyError): Problem {
     const field = path || `the ${error.validationContext ?? "request"}`;
     return problem("request-invalid", { field, why: first?.message ?? "it does not fit" });
   }
-  if (error.code === "FST_REQ_FILE_TOO_LARGE") {
-    return problem("file-too-large", { most: `${MOST_UPLOAD / 1024 / 1024} MB` });
-  }
+  if (error.code === "FST_REQ_FILE_TOO_LARGE") return tooLarge(MOST_UPLOAD);
+  if (error.code === "FST_ERR_CTP_BODY_TOO_LARGE") return tooLarge(MOST_BODY);
+  if (error.statusCode === 429) return problem("requests-many");
   if (error.statusCode && error.statusCode < 500) {
-    return problem("request-invalid", { field: "The request", why: error.message });
+    return problem("request-invalid", { field: "The request", why: sentenceOf(error) });
   }
-  if (process.env.NODE_ENV !== "test") console.error(error);
-  return problem("unexpected");
+  return asProblem(error);
 }
+
+const tooLarge = (most: number): Problem =>
+  problem("file-too-large", { most: `${most / 1024 / 1024} MB` });
+
+/** Without a full stop, since the sentence goes on. */
+const sentenceOf = ({ message }: Error): string => message.replace(/[.\s]+$/, "");

@@ -1,7 +1,8 @@
-import { readdir, readFile } from "node:fs/promises";
+import { readdir } from "node:fs/promises";
 import { join, relative } from "node:path";
 import { eq } from "drizzle-orm";
 import type { Services } from "./app";
+import type { Unpacked } from "./files/unzip";
 import { readBundle } from "./imports/bundle";
 import { importBundle } from "./imports/import";
 import { settings } from "./store/tables";
@@ -17,7 +18,11 @@ export async function loadDemo(services: Services, folder: string): Promise<stri
     if (known) continue;
     await importBundle(
       services,
-      await readBundle(await entriesOf(join(folder, entry.name)), await placements.lookup()),
+      await readBundle(
+        await entriesOf(join(folder, entry.name)),
+        await placements.lookup(),
+        around.reader,
+      ),
     );
     await around.store.write((tx) => tx.insert(settings).values({ key, value: "loaded" }));
     loaded.push(entry.name);
@@ -25,12 +30,11 @@ export async function loadDemo(services: Services, folder: string): Promise<stri
   return loaded;
 }
 
-async function entriesOf(folder: string): Promise<Map<string, Uint8Array>> {
+async function entriesOf(folder: string): Promise<Unpacked[]> {
   const entries = await readdir(folder, { withFileTypes: true, recursive: true });
-  const files = entries.filter((entry) => entry.isFile());
-  const pairs = files.map(async (entry) => {
-    const path = join(entry.parentPath, entry.name);
-    return [relative(folder, path), await readFile(path)] as const;
-  });
-  return new Map((await Promise.all(pairs)).sort(([a], [b]) => a.localeCompare(b)));
+  return entries
+    .filter((entry) => entry.isFile())
+    .map((entry) => join(entry.parentPath, entry.name))
+    .map((path) => ({ name: relative(folder, path), path }))
+    .sort((a, b) => a.name.localeCompare(b.name));
 }

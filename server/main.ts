@@ -9,6 +9,7 @@ import { FacePool, NO_FACES } from "./faces/pool";
 import { Blobs } from "./files/blobs";
 import { WithShipped } from "./files/shipped";
 import { sweep } from "./files/scratch";
+import { ReaderProcesses } from "./imports/reader";
 import { RenderPool } from "./render/pool";
 import { Store } from "./store/database";
 import { ownFolder } from "./store/owner";
@@ -39,11 +40,13 @@ async function start(): Promise<void> {
     process.env.ZEST_FACES === "no"
       ? NO_FACES
       : new FacePool({ filename: join(import.meta.dirname, "faces.cjs") });
+  const reader = new ReaderProcesses(join(import.meta.dirname, "process.js"));
   const stored = new Blobs(blobs);
   const services = makeServices({
     store,
     pool,
     faces,
+    reader,
     folder,
     blobs: stored,
     files: new WithShipped(fonts, stored),
@@ -59,7 +62,7 @@ async function start(): Promise<void> {
     services.deliveries.end();
     await app.close();
     await services.batches.pause();
-    await Promise.all([pool.close(), faces.close()]);
+    await Promise.all([pool.close(), faces.close(), reader.close()]);
     await store.close();
     owner.release();
   });

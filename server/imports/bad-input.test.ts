@@ -1,11 +1,23 @@
 import { readFileSync } from "node:fs";
+import { readFile, writeFile } from "node:fs/promises";
 import { join } from "node:path";
+import { gzipSync } from "node:zlib";
 import { expect } from "chai";
 import ExcelJS from "exceljs";
-import { zipSync } from "fflate";
+import { unzipSync, zipSync } from "fflate";
 import sharp from "sharp";
-import { demoFolder, demoPiece } from "../../tests/support/demo";
+import { demoFolder, demoPiece, fontFolder } from "../../tests/support/demo";
 import { multipart, testServer, type TestServer } from "../../tests/support/server";
+
+/** As PNG and ZIP have it: CRC-32 of ISO 3309. */
+function crc32(bytes: Uint8Array): number {
+  let crc = ~0;
+  for (const byte of bytes) {
+    crc ^= byte;
+    for (let bit = 0; bit < 8; bit++) crc = (crc >>> 1) ^ (crc & 1 ? 0xedb88320 : 0);
+  }
+  return ~crc >>> 0;
+}
 
 const text = (value: string) => new TextEncoder().encode(value);
 
@@ -66,6 +78,57 @@ describe("bad input gets a sentence", () => {
       }
     });
 
+    it("that hide it: compressed, in another encoding, behind a prefix or an escape", async () => {
+      const svg = (inside: string) =>
+        `<svg xmlns="http://www.w3.org/2000/svg" xmlns:s="http://www.w3.org/2000/svg" width="9" height="9">${inside}</svg>`;
+      const hidden: [string, Uint8Array][] = [
+        ["compressed", gzipSync(svg("<script>a</script>"))],
+        ["prefixed", text(svg("<s:script>a</s:script>"))],
+        ["escaped", text(svg('<rect style="fill:u\\72l(http://moon.example/x)"/>'))],
+        ["in a style sheet", text(svg("<style>@im\\70ort 'http://moon.example/a.css';</style>"))],
+        ["animated", text(svg('<a><set attributeName="xlink:href" to="x"/></a>'))],
+        ["by instruction", text(`<?xml-stylesheet href="http://moon.example/a.css"?>${svg("")}`)],
+        ["built in", text(svg('<image href="data:image/svg+xml,%3Csvg/%3E"/>'))],
+      ];
+      for (const [how, bytes] of hidden)
+        expect((await picture("logo.svg", bytes)).body.code, how).to.equal("picture-unsafe");
+      const wide = Buffer.from(`\ufeff${svg("<script>a</script>")}`, "utf16le");
+      expect((await picture("logo.svg", wide)).body.code).to.equal("picture-unreadable");
+      const bomb = gzipSync(Buffer.alloc(40 * 1024 * 1024, " "));
+      expect((await picture("bomb.svgz", bomb)).body.code).to.equal("picture-unreadable");
+      // What only looks like it, in words that are not painted, is no reason to refuse a drawing.
+      const fine = svg(
+        '<title>script onload=x</title><!-- <script> --><rect width="4" height="4" fill="url(#a)"/>',
+      );
+      const plain = (await picture("fine.svg", text(fine))).body;
+      expect(plain.vector).to.equal(true);
+      expect((await picture("fine.svgz", gzipSync(fine))).body.id).to.equal(plain.id);
+    });
+
+    it("of no bytes, or of more pixels than can be read", async () => {
+      expect((await picture("none.png", text(""))).body.code).to.equal("file-empty");
+      const huge = Buffer.from(
+        await sharp({ create: { width: 1, height: 1, channels: 3, background: "#fff" } })
+          .png()
+          .toBuffer(),
+      );
+      // The size that its header tells (PNG, third edition, § 11.2.1), with the header's checksum made anew.
+      huge.writeUInt32BE(15_000, 16);
+      huge.writeUInt32BE(15_000, 20);
+      huge.writeUInt32BE(crc32(huge.subarray(12, 29)), 29);
+      const { status, body } = await picture("huge.png", huge);
+      expect(status).to.equal(413);
+      expect(body.message).to.contain("15000 × 15000 px").and.contain("150 million pixels");
+    });
+
+    it("but one that the disk has damaged is put right when it comes again", async () => {
+      const { body } = await picture("again.jpg", jpeg);
+      const path = server.services.around.blobs.path(body.id);
+      await writeFile(path, jpeg.subarray(0, 1000));
+      expect((await picture("again.jpg", jpeg)).status).to.equal(200);
+      expect((await readFile(path)).equals(jpeg)).to.equal(true);
+    });
+
     it("that hold words as text, or far too much", async () => {
       const svg = (inside: string) =>
         text(
@@ -92,11 +155,30 @@ describe("bad input gets a sentence", () => {
     expect(body.message).to.contain("it is 40 MB").and.to.contain("fewer characters");
   });
 
+  it("half a font file, wherever it breaks off, and one that unpacks to far too much", async () => {
+    const ttf = readFileSync(join(fontFolder, "figtree/Figtree-Regular.ttf"));
+    for (const share of [0.02, 0.3, 0.5, 0.9, 0.99]) {
+      const half = ttf.subarray(0, Math.floor(ttf.length * share));
+      const { status, body } = await send("/api/fonts", "half.ttf", half);
+      expect(status, String(share)).to.equal(422);
+      expect(body.message, String(share)).to.contain("Nothing was stored");
+    }
+    // A WOFF whose one table says that it unpacks to a gigabyte.
+    const bomb = Buffer.alloc(44 + 20 + 100);
+    bomb.write("wOFF", 0, "latin1");
+    bomb.writeUInt32BE(0x00010000, 4);
+    bomb.writeUInt16BE(1, 12);
+    [0x676c7966, 64, 100, 1 << 30].forEach((value, i) => bomb.writeUInt32BE(value, 44 + i * 4));
+    const { body } = await send("/api/fonts", "bomb.woff", bomb);
+    expect(body.message).to.contain("unpacks to more than 64 MB");
+  });
+
   describe("tables", () => {
     const table = (name: string, bytes: Uint8Array) => send("/api/tables", name, bytes);
 
     it("with no rows", async () => {
-      for (const csv of ["", "headline", "headline\n\n\n"]) {
+      expect((await table("empty.csv", text(""))).body.code).to.equal("file-empty");
+      for (const csv of ["headline", "headline\n\n\n", "\n\n \n"]) {
         expect((await table("empty.csv", text(csv))).body.code, csv).to.equal("table-empty");
       }
     });
@@ -118,6 +200,68 @@ describe("bad input gets a sentence", () => {
       const { body } = await table("long.csv", text(`headline\n${rows}`));
       expect(body.table.rows).to.have.lengthOf(5000);
       expect(body.notes[0].text).to.contain("100000 rows");
+    });
+
+    it("of Windows keep its marks (code page 1252 of the Unicode Consortium's mappings)", async () => {
+      const marks = { 0x80: "€", 0x84: "„", 0x85: "…", 0x93: "“", 0x94: "”", 0x96: "–", 0x97: "—" };
+      const bytes = Buffer.concat([
+        text("headline\n"),
+        Buffer.from(Object.keys(marks).map(Number)),
+        Buffer.from([0xe9]),
+      ]);
+      const { body } = await table("windows.csv", bytes);
+      expect(body.table.rows).to.deep.equal([[`${Object.values(marks).join("")}é`]]);
+    });
+
+    it("with a quotation mark that is never closed, which is shown where it is", async () => {
+      const csv = 'headline,support\none,a\n"two,b\nthree,c\n';
+      const { body } = await table("open.csv", text(csv));
+      expect(body.code).to.equal("table-unreadable");
+      expect(body.message).to.contain("row 2").and.contain("never closed");
+    });
+
+    it("that are workbooks show what a person sees in each cell", async () => {
+      const workbook = new ExcelJS.Workbook();
+      workbook.addWorksheet("Notes", { state: "hidden" }).addRow(["not", "this"]);
+      const sheet = workbook.addWorksheet("One");
+      sheet.addRow(["headline", "support"]);
+      const cells: [ExcelJS.CellValue, string | undefined, string][] = [
+        [0.25, "0%", "25%"],
+        [1234.5, '#,##0.00 "€"', "1,234.50 €"],
+        [new Date(Date.UTC(2026, 2, 14)), "d mmmm yyyy", "14 March 2026"],
+        [new Date(Date.UTC(2026, 2, 14)), "mm-dd-yy", "2026-03-14"],
+        [{ formula: "1/0", result: { error: "#DIV/0!" } }, undefined, ""],
+        [{ formula: "1+1", result: 2 }, undefined, "2"],
+        [{ richText: [{ text: "Boats " }, { text: "at rest" }] }, undefined, "Boats at rest"],
+        [{ text: "A link", hyperlink: "https://moon.example" }, undefined, "A link"],
+        [true, undefined, "TRUE"],
+        [7, undefined, "7"],
+      ];
+      for (const [value, numFmt] of cells) {
+        const row = sheet.addRow(["Words", value]);
+        if (numFmt) row.getCell(2).numFmt = numFmt;
+      }
+      sheet.addRow(["Out of sight", ""]).hidden = true;
+      const bytes = new Uint8Array(await workbook.xlsx.writeBuffer());
+      const { body } = await table("a.xlsx", bytes);
+      const seen = body.table.rows.map(([, cell]: string[]) => cell);
+      expect(seen).to.deep.equal(cells.map(([, , wanted]) => wanted));
+      const notes = new Map(
+        body.notes.map((note: { code: string; text: string }) => [note.code, note.text]),
+      );
+      expect(notes.get("cell-error")).to.contain("B6 (#DIV/0!)");
+      expect(notes.get("system-date")).to.contain("B5");
+      expect(notes.get("hidden-rows")).to.contain("1 hidden");
+    });
+
+    it("that are workbooks with words that are missing from them", async () => {
+      const workbook = new ExcelJS.Workbook();
+      workbook.addWorksheet("One").addRows([["headline"], ["Boats"]]);
+      const parts = unzipSync(new Uint8Array(await workbook.xlsx.writeBuffer()));
+      const { "xl/sharedStrings.xml": _strings, ...rest } = parts;
+      const { status, body } = await table("cut.xlsx", zipSync(rest));
+      expect(status).to.equal(400);
+      expect(body.code).to.equal("table-unreadable");
     });
 
     it("that are no tables", async () => {
@@ -186,6 +330,32 @@ describe("bad input gets a sentence", () => {
 
     it("whose files are missing", async () => {
       expect((await imported({ "piece.json": piece })).body.code).to.equal("file-missing");
+    });
+
+    it("that say less than they unpack to", async () => {
+      const zip = Buffer.from(zipSync({ "a.png": [new Uint8Array(20_000_000), { level: 9 }] }));
+      // Both headers say 100 bytes (PKWARE APPNOTE 6.3.10, § 4.3.7 and 4.3.12).
+      zip.writeUInt32LE(100, 22);
+      zip.writeUInt32LE(100, zip.lastIndexOf(Buffer.from("PK\u0001\u0002", "latin1")) + 24);
+      const { body } = await send("/api/imports", "liar.zip", zip);
+      expect(body.code).to.equal("archive-unreadable");
+      expect(body.message).to.contain("Nothing was imported");
+    });
+
+    it("whose pictures are there and whose piece is not for us leave nothing behind", async () => {
+      const before = (await server.ask("GET", "/api/pictures")).body.pictures.length;
+      const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><rect width="7" height="9"/></svg>`;
+      const crate = {
+        format: "zestcrate/crate",
+        version: 1,
+        id: "x",
+        name: "X",
+        brand: "no",
+        pieces: [],
+      };
+      const zip = zipSync({ "crate.json": text(JSON.stringify(crate)), "new.svg": text(svg) });
+      expect((await send("/api/imports", "a.zip", zip)).status).to.equal(400);
+      expect((await server.ask("GET", "/api/pictures")).body.pictures).to.have.lengthOf(before);
     });
 
     it("that are no zip", async () => {

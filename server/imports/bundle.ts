@@ -1,5 +1,5 @@
+import { readFile, stat } from "node:fs/promises";
 import { basename } from "node:path";
-import { unzipSync } from "fflate";
 import { Brand, brandFiles, brandFonts } from "../../core/brand";
 import type { FileId } from "../../core/files";
 import {
@@ -14,37 +14,22 @@ import type { PlacementLookup } from "../../core/placements";
 import { problem } from "../../core/problem";
 import { readDocument } from "../../core/reading";
 import { shippedFonts } from "../../core/shelf";
-import { fileId } from "../files/hash";
-import { inspectFont } from "./fonts";
+import { fileIdAt } from "../files/hash";
+import type { Unpacked } from "../files/unzip";
+import type { Reader } from "./reader";
 
-/** What is imported and exported: documents, and the files that they use, by content. */
+/** What is imported: documents, and the files that they use, by content, where they lie. */
 export interface Bundle {
   brands: Brand[];
   crates: Crate[];
   pieces: Piece[];
-  files: Map<FileId, { name: string; bytes: Uint8Array }>;
+  files: Map<FileId, Unpacked>;
 }
 
 /** Unpacked, a bundle may hold this much. */
-const MOST_BYTES = 512 * 1024 * 1024;
-
-/** Throws `archive-unreadable` for what is not a zip, or unpacks to too much. */
-export function unzip(bytes: Uint8Array, name: string): Map<string, Uint8Array> {
-  let unpacked = 0;
-  try {
-    const entries = unzipSync(bytes, {
-      filter: (entry) => {
-        unpacked += entry.originalSize;
-        if (unpacked > MOST_BYTES) throw new Error("it unpacks to more than 512 MB");
-        return !entry.name.endsWith("/");
-      },
-    });
-    return new Map(Object.entries(entries));
-  } catch (error) {
-    const why = error instanceof Error ? error.message : "it is damaged";
-    throw problem("archive-unreadable", { name, why });
-  }
-}
+export const BUNDLE_LIMITS = { files: 5000, bytes: 512 * 1024 * 1024 };
+/** A document of ours has a few thousand letters. */
+const MOST_DOCUMENT = 8 * 1024 * 1024;
 
 /**
  * Reads the files of a folder or zip. JSON with a `format` of ours is a document; the rest are files,
@@ -52,16 +37,25 @@ export function unzip(bytes: Uint8Array, name: string): Map<string, Uint8Array> 
  * Throws document-newer, document-invalid or file-missing; nothing has been stored by then.
  */
 export async function readBundle(
-  entries: ReadonlyMap<string, Uint8Array>,
+  entries: readonly Unpacked[],
   lookup: PlacementLookup,
+  reader: Pick<Reader, "font">,
 ): Promise<Bundle> {
   const bundle: Bundle = { brands: [], crates: [], pieces: [], files: new Map() };
-  for (const [path, bytes] of entries) {
-    if (path.endsWith(".json")) addDocument(bundle, path, bytes, lookup);
-    else bundle.files.set(fileId(bytes), { name: basename(path), bytes });
+  for (const { name, path } of entries) {
+    if (name.endsWith(".json")) addDocument(bundle, name, await documentAt(path, name), lookup);
+    else bundle.files.set(await fileIdAt(path), { name: basename(name), path });
   }
-  await checkFiles(bundle);
+  await checkFiles(bundle, reader);
   return bundle;
+}
+
+async function documentAt(path: string, name: string): Promise<Uint8Array> {
+  const { size } = await stat(path);
+  const why = `it has ${Math.round(size / 1024 / 1024)} MB, which no document needs`;
+  if (size > MOST_DOCUMENT)
+    throw problem("document-invalid", { document: name, field: "its text", why });
+  return readFile(path);
 }
 
 function addDocument(
@@ -102,14 +96,14 @@ export function readPiece(data: unknown, name: string, lookup: PlacementLookup):
   return withFrame(piece, lookup);
 }
 
-async function checkFiles(bundle: Bundle): Promise<void> {
+async function checkFiles(bundle: Bundle, reader: Pick<Reader, "font">): Promise<void> {
   for (const brand of bundle.brands) {
     const fonts = new Set(brandFonts(brand));
     for (const file of brandFiles(brand)) {
       const found = bundle.files.get(file);
       if (!found && shippedFonts.has(file)) continue;
       if (!found) throw problem("file-missing", { document: brand.name, file });
-      if (fonts.has(file)) await inspectFont(found.bytes, found.name);
+      if (fonts.has(file)) await reader.font(found.path, found.name);
     }
   }
   for (const piece of bundle.pieces) {

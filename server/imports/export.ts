@@ -1,49 +1,53 @@
-import { zipSync } from "fflate";
+import type { Readable } from "node:stream";
 import { Namer } from "../../core/batch";
 import type { ColourFormat } from "../../core/api";
 import { brandFiles, type Brand } from "../../core/brand";
 import type { FileId } from "../../core/files";
 import { writeCss, writePalette, writeTokens } from "../../core/kit";
 import { carryingSizes, messagePictures, type Crate } from "../../core/piece";
+import { problem } from "../../core/problem";
 import { shippedFonts } from "../../core/shelf";
 import type { Services } from "../app";
+import { exists } from "../files/blobs";
+import { zipStream, type ZipEntry } from "../files/zip";
 import type { Library } from "../services/library";
 import type { Surroundings } from "../services/services";
+
+/** A zip that is made while it is sent. */
+interface Export {
+  name: string;
+  stream: Readable;
+}
 
 /** A crate with its brand, pieces and every file they use, in the form that import reads. */
 export async function exportCrate(
   { pieces, library, placements, around }: Services,
   id: string,
-): Promise<{ name: string; bytes: Uint8Array }> {
+): Promise<Export> {
   const { archived: _archived, ...crate } = await pieces.crate(id);
   const brandIds = [...new Set([crate.brand, ...crate.pieces.map((piece) => piece.brand)])];
   const brands: Brand[] = await Promise.all(brandIds.map((brand) => library.brand(brand)));
   const document: Crate = { ...crate, pieces: crate.pieces.map((piece) => piece.id) };
-  const entries: Record<string, Uint8Array> = { "crate.json": json(document) };
-  for (const brand of brands) entries[`brands/${brand.id}.json`] = json(brand);
   const lookup = await placements.lookup();
-  for (const piece of crate.pieces) {
-    entries[`pieces/${piece.id}.json`] = json(carryingSizes(piece, lookup));
-  }
   const used = [
     ...brands.flatMap(brandFiles),
     ...crate.pieces.flatMap((p) => messagePictures(p.message)),
   ];
-  Object.assign(entries, await filesOf(library, around, used));
-  return { name: fileName(crate.name, "zip"), bytes: zipSync(entries, { level: 6 }) };
+  const entries = [
+    json("crate.json", document),
+    ...brands.map((brand) => json(`brands/${brand.id}.json`, brand)),
+    ...crate.pieces.map((piece) => json(`pieces/${piece.id}.json`, carryingSizes(piece, lookup))),
+    ...(await filesOf(library, around, crate.name, used)),
+  ];
+  return { name: fileName(crate.name, "zip"), stream: zipStream(entries, around.now()) };
 }
 
 /** A kit with its logos and its own fonts; those that ship with the program need not come along. */
-export async function exportKit(
-  { library, around }: Services,
-  id: string,
-): Promise<{ name: string; bytes: Uint8Array }> {
+export async function exportKit({ library, around }: Services, id: string): Promise<Export> {
   const brand = await library.brand(id);
-  const entries = {
-    "brand.json": json(brand),
-    ...(await filesOf(library, around, brandFiles(brand))),
-  };
-  return { name: fileName(brand.name, "zestkit"), bytes: zipSync(entries, { level: 6 }) };
+  const files = await filesOf(library, around, brand.name, brandFiles(brand));
+  const entries = [json("brand.json", brand), ...files];
+  return { name: fileName(brand.name, "zestkit"), stream: zipStream(entries, around.now()) };
 }
 
 /** The kit in a format that other programs read. */
@@ -62,28 +66,38 @@ export function exportColours(brand: Brand, as: ColourFormat): { name: string; t
   }
 }
 
-const json = (value: unknown): Uint8Array =>
-  new TextEncoder().encode(`${JSON.stringify(value, null, 2)}\n`);
+const json = (name: string, value: unknown): ZipEntry => ({
+  name,
+  content: new TextEncoder().encode(`${JSON.stringify(value, null, 2)}\n`),
+  pack: true,
+});
 
 const fileName = (crate: string, ending: string): string => {
   const parts = { crate, piece: "", placement: "", variation: "", width: 0, height: 0 };
   return new Namer("{crate}").name(parts, ending);
 };
 
+/** Stored files as they lie. Throws `file-missing` before anything is sent. */
 async function filesOf(
   library: Library,
-  around: Surroundings,
+  { blobs }: Surroundings,
+  document: string,
   used: FileId[],
-): Promise<Record<string, Uint8Array>> {
+): Promise<ZipEntry[]> {
   const pictures = new Map((await library.pictures()).map((picture) => [picture.id, picture.mime]));
-  const entries: Record<string, Uint8Array> = {};
+  const entries: ZipEntry[] = [];
   for (const file of new Set(used)) {
     if (shippedFonts.has(file)) continue;
+    const content = blobs.path(file);
+    if (!(await exists(content))) throw problem("file-missing", { document, file });
     const ending = endings[pictures.get(file) ?? ""] ?? "ttf";
-    entries[`files/${file}.${ending}`] = await around.blobs.read(file);
+    entries.push({ name: `files/${file}.${ending}`, content, pack: PACKED.has(ending) });
   }
   return entries;
 }
+
+/** Pictures are packed already. */
+const PACKED: ReadonlySet<string> = new Set(["ttf", "svg", "tif"]);
 
 const endings: Record<string, string> = {
   "image/jpeg": "jpg",

@@ -2,7 +2,7 @@ import type { FontFacts } from "../../core/api";
 import { problem } from "../../core/problem";
 import { scriptsOf } from "../../core/text";
 import { FontFile, fontsIn } from "../../core/type";
-import { toSfnt } from "../files/sfnt";
+import { refuseIncomplete, toSfnt } from "../files/sfnt";
 
 /** Faces for all of Han are smaller; what is larger is slow for whoever opens a piece. */
 const MOST_BYTES = 30 * 1024 * 1024;
@@ -15,6 +15,7 @@ export async function inspectFont(bytes: Uint8Array, name: string): Promise<Font
   }
   try {
     const sfnt = await toSfnt(bytes);
+    refuseIncomplete(sfnt);
     return Array.from({ length: fontsIn(sfnt) }, (_, index) => {
       const font = new FontFile(name, sfnt, index);
       return {

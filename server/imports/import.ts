@@ -5,14 +5,30 @@ import { freeId } from "../../core/id";
 import { freeTitle, type Piece } from "../../core/piece";
 import { problem } from "../../core/problem";
 import type { Services } from "../app";
-import { inspectPicture } from "../render/inspect";
+import { withScratch } from "../files/scratch";
+import { unzipTo } from "../files/unzip";
 import type { Library } from "../services/library";
 import { mustHaveNamed } from "../services/references";
 import type { Transaction } from "../store/database";
-import { brands, crates, pieces } from "../store/tables";
-import type { Bundle } from "./bundle";
+import { brands, crates, files, pieces } from "../store/tables";
+import { BUNDLE_LIMITS, readBundle, type Bundle } from "./bundle";
+import type { Reader } from "./reader";
 
 const PICTURE = /\.(jpe?g|png|webp|avif|gif|tiff?|svg)$/i;
+
+/** Stores what a zip holds. */
+export async function importZip(
+  services: Services,
+  zip: string,
+  name: string,
+): Promise<ImportAnswer> {
+  const { around, placements } = services;
+  return withScratch(around.folder, async (scratch) => {
+    const entries = await unzipTo(zip, scratch, name, BUNDLE_LIMITS);
+    const bundle = await readBundle(entries, await placements.lookup(), around.reader);
+    return importBundle(services, bundle);
+  });
+}
 
 /**
  * Stores a bundle. Nothing that is there is overwritten: a brand that is the same is used,
@@ -22,14 +38,20 @@ export async function importBundle(
   { around, library, placements }: Pick<Services, "around" | "library" | "placements">,
   bundle: Bundle,
 ): Promise<ImportAnswer> {
-  const files = await storeFiles(library, bundle);
+  const rows = await storeFiles(library, around.reader, bundle);
   return around.store.write(async (tx) => {
     const created = around.now().toISOString();
+    for (const row of rows) await tx.insert(files).values(row).onConflictDoNothing();
     const brandIds = new Map<string, string>();
     for (const brand of bundle.brands) {
       brandIds.set(brand.id, await addBrand(tx, brand, created));
     }
-    const result: ImportAnswer = { brands: [...brandIds.values()], crates: [], pieces: [], files };
+    const result: ImportAnswer = {
+      brands: [...brandIds.values()],
+      crates: [],
+      pieces: [],
+      files: rows.length,
+    };
     for (const crate of bundle.crates) {
       const members = crate.pieces.map((id) => memberOf(bundle, crate.name, id));
       const brand = await knownBrand(tx, brandIds, crate.brand, crate.name);
@@ -49,20 +71,22 @@ export async function importBundle(
   });
 }
 
-async function storeFiles(library: Library, { brands: kits, files }: Bundle): Promise<number> {
+/** Bytes that no row tells of are no harm when the import fails after this. */
+async function storeFiles(
+  library: Library,
+  reader: Reader,
+  { brands: kits, files: came }: Bundle,
+): Promise<(typeof files.$inferInsert)[]> {
   const fonts = new Set(kits.flatMap(brandFonts));
   // What comes with one brand is that brand's.
   const owner = kits.length === 1 ? kits[0]!.id : undefined;
-  let count = 0;
-  for (const [id, { name, bytes }] of files) {
-    if (PICTURE.test(name)) {
-      const buffer = Buffer.from(bytes);
-      await library.addFile(buffer, name, await inspectPicture(buffer, name), owner);
-    } else if (fonts.has(id)) await library.addFile(bytes, name);
-    else continue;
-    count++;
+  const rows: (typeof files.$inferInsert)[] = [];
+  for (const [id, { name, path }] of came) {
+    if (PICTURE.test(name))
+      rows.push(await library.fileRow(path, name, await reader.picture(path, name), owner));
+    else if (fonts.has(id)) rows.push(await library.fileRow(path, name));
   }
-  return count;
+  return rows;
 }
 
 function memberOf(bundle: Bundle, crate: string, id: string): Piece {

@@ -1,11 +1,16 @@
+import iconv from "iconv-lite";
 import Papa from "papaparse";
 import type { TableAnswer } from "../../core/api";
 import { BATCH_LIMITS, Table, type TableNote } from "../../core/batch";
 import { problem } from "../../core/problem";
+import { readWorkbook } from "./workbook";
 
 /** Reads a CSV or XLSX file. Throws `table-unreadable` and `table-empty`. */
 export async function readTableFile(bytes: Buffer, name: string): Promise<TableAnswer> {
-  if (bytes.subarray(0, 4).equals(ZIP)) return readWorkbook(bytes, name);
+  if (bytes.subarray(0, 4).equals(ZIP)) {
+    const { lines, notes } = await readWorkbook(bytes, name);
+    return tableOf(lines, lines.length, notes, name);
+  }
   const { text, note } = decode(bytes, name);
   const answer = readTableText(text, name);
   return note ? { ...answer, notes: [note, ...answer.notes] } : answer;
@@ -13,13 +18,43 @@ export async function readTableFile(bytes: Buffer, name: string): Promise<TableA
 
 const ZIP = Buffer.from([0x50, 0x4b, 0x03, 0x04]);
 
-/** Reads pasted or decoded text: commas, semicolons or tabs, whichever the text uses. */
+/** Reads pasted or decoded text: commas, semicolons or tabs, whichever the text uses. Rows without words are no rows. */
 export function readTableText(text: string, name = "The table"): TableAnswer {
-  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ""), { skipEmptyLines: "greedy" });
-  return tableOf(data, name);
+  const lines: string[][] = [];
+  const notes: TableNote[] = [];
+  let count = 0;
+  Papa.parse<string[]>(text.replace(/^\uFEFF/, ""), {
+    skipEmptyLines: "greedy",
+    step: ({ data, errors }) => {
+      if (errors.some(({ code }) => code === "MissingQuotes")) refuseOpenQuote(count, name);
+      if (errors.some(({ code }) => code === "InvalidQuotes") && count > 0)
+        notes.push(strayQuote(count));
+      // What cannot be used is counted, and not kept.
+      if (count++ <= BATCH_LIMITS.rows) lines.push(data);
+    },
+  });
+  return tableOf(lines, count, notes, name);
 }
 
-function tableOf(lines: string[][], name: string): TableAnswer {
+/** `row` counts from 1 below the headings, which are row 0. */
+function refuseOpenQuote(row: number, name: string): never {
+  const where = row === 0 ? "in the headings" : `in row ${row}`;
+  const why = `a quotation mark that opens a cell ${where} is never closed, so that the rows after it cannot be told apart. Close it, or write it twice if it belongs to the words`;
+  throw problem("table-unreadable", { name, why });
+}
+
+const strayQuote = (row: number): TableNote => ({
+  code: "stray-quote",
+  row,
+  text: `Row ${row} has a quotation mark in the middle of a quoted cell; look whether its cells are as they should be.`,
+});
+
+function tableOf(
+  lines: string[][],
+  count: number,
+  found: readonly TableNote[],
+  name: string,
+): TableAnswer {
   const [head, ...body] = lines;
   if (!head || body.length === 0) throw problem("table-empty");
   const columns = head.map((cell) => cell.trim());
@@ -27,12 +62,12 @@ function tableOf(lines: string[][], name: string): TableAnswer {
     const why = `it has ${columns.length} columns, and at most ${BATCH_LIMITS.columns} can be read`;
     throw problem("table-unreadable", { name, why });
   }
-  const notes: TableNote[] = [];
+  const notes = [...found];
   const rows = body.slice(0, BATCH_LIMITS.rows);
-  if (body.length > rows.length) {
+  if (count - 1 > rows.length) {
     notes.push({
       code: "rows-dropped",
-      text: `The table has ${body.length} rows; the first ${rows.length} are used, the rest are not.`,
+      text: `The table has ${count - 1} rows; the first ${rows.length} are used, the rest are not.`,
     });
   }
   const read = Table.safeParse({ columns, rows });
@@ -59,7 +94,8 @@ function decode(bytes: Buffer, name: string): { text: string; note?: TableNote }
   } catch (error) {
     if (!(error instanceof TypeError)) throw error;
     return {
-      text: notBinary(new TextDecoder("windows-1252").decode(bytes), name),
+      // Not TextDecoder: in some versions of Node it takes the code page for Latin-1, and loses € “ ” and –.
+      text: notBinary(iconv.decode(bytes, "windows-1252"), name),
       note: {
         code: "encoding",
         text: "The file is not UTF-8; it was read as Windows-1252. If accents look wrong, save it as CSV UTF-8.",
@@ -72,29 +108,4 @@ function notBinary(text: string, name: string): string {
   if (/[\u0000-\u0008]/.test(text))
     throw problem("table-unreadable", { name, why: "it is not text" });
   return text;
-}
-
-/** The first sheet. ExcelJS is large, so it is loaded when a workbook comes. */
-async function readWorkbook(bytes: Buffer, name: string): Promise<TableAnswer> {
-  const { default: ExcelJS } = await import("exceljs");
-  const workbook = new ExcelJS.Workbook();
-  try {
-    await workbook.xlsx.load(bytes as never);
-  } catch {
-    throw problem("table-unreadable", { name, why: "it is not a workbook, or is damaged" });
-  }
-  const [sheet] = workbook.worksheets;
-  const lines: string[][] = [];
-  sheet?.eachRow((row) => {
-    const cells: string[] = [];
-    row.eachCell({ includeEmpty: true }, (cell) => cells.push(cell.text.trim()));
-    lines.push(cells);
-  });
-  const width = lines[0]?.length ?? 0;
-  // A workbook does not store empty cells at a row's end, so shorter rows are not ragged.
-  const padded = lines.map((line) => [
-    ...line,
-    ...Array<string>(Math.max(0, width - line.length)).fill(""),
-  ]);
-  return tableOf(padded, name);
 }

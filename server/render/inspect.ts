@@ -11,9 +11,12 @@ import {
 } from "../../core/picture";
 import { problem } from "../../core/problem";
 import { fileId } from "../files/hash";
+import { plainSvg, refuseSvg } from "./svg-file";
 
 /** A side longer than this is refused: decoding it would take gigabytes. */
 export const MOST_SIDE = 16_000;
+/** Decoded at once, more pixels than this take half a gigabyte; the largest cameras make 100 to 150 million. */
+const MOST_PIXELS = 150_000_000;
 const TONES_WIDTH = 160;
 
 const mimes: Record<string, string> = {
@@ -27,22 +30,12 @@ const mimes: Record<string, string> = {
   svg: "image/svg+xml",
 };
 
-/** What an SVG may not hold: it would run, or reach out of the file. */
-const UNSAFE_SVG: [RegExp, string][] = [
-  [/<script/i, "a script"],
-  [/\son[a-z]+\s*=/i, "an event handler"],
-  [/javascript:/i, "a script address"],
-  [/<foreignObject/i, "foreign content"],
-  [/<!ENTITY/i, "an entity"],
-  [/(?:href|src)\s*=\s*["']\s*(?!#|data:image\/)[^"']/i, "a link to something outside the file"],
-  [/url\(\s*["']?\s*(?!#|["']?data:image\/)[a-z/]/i, "a link to something outside the file"],
-];
-
 /**
  * Reads a picture completely, so that a truncated one is found now and not in a delivery.
  * Throws picture-unreadable, picture-truncated, picture-too-large, picture-unsafe, svg-text or svg-too-complex.
  */
-export async function inspectPicture(bytes: Buffer, name: string): Promise<PictureFile> {
+export async function inspectPicture(given: Buffer, name: string): Promise<PictureFile> {
+  const bytes = plainSvg(given, name);
   const metadata = await sharp(bytes, { limitInputPixels: false, failOn: "none" })
     .metadata()
     .catch(() => undefined);
@@ -54,6 +47,8 @@ export async function inspectPicture(bytes: Buffer, name: string): Promise<Pictu
   const [width, height] = turned
     ? [metadata.height, metadata.width]
     : [metadata.width, metadata.height];
+  if (!vector && width * height > MOST_PIXELS)
+    throw problem("picture-too-many-pixels", { name, width, height, most: MOST_PIXELS });
   if (width > MOST_SIDE || height > MOST_SIDE) {
     throw problem("picture-too-large", { name, width, height, most: MOST_SIDE });
   }
@@ -127,19 +122,6 @@ export const rgbOf = (data: Buffer, channels: number): Uint8Array =>
     const pixel = Math.floor(i / 3) * channels;
     return data[pixel + (channels >= 3 ? i % 3 : 0)]!;
   });
-
-/** An SVG with more elements than this is a traced photograph or a map, and slow on every screen. */
-const MOST_ELEMENTS = 20_000;
-
-/** Throws for an SVG that would run, reach out, look different on each machine, or be slow on all of them. */
-function refuseSvg(svg: string, name: string): void {
-  const hit = UNSAFE_SVG.find(([pattern]) => pattern.test(svg));
-  if (hit) throw problem("picture-unsafe", { name, found: hit[1] });
-  if (/<text[\s>]/i.test(svg)) throw problem("svg-text", { name });
-  const elements = svg.match(/<[a-z]/gi)?.length ?? 0;
-  if (elements > MOST_ELEMENTS)
-    throw problem("svg-too-complex", { name, elements, most: MOST_ELEMENTS });
-}
 
 async function tonesOf(bytes: Buffer, name: string) {
   try {

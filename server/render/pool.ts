@@ -5,6 +5,7 @@ import type { Brand } from "../../core/brand";
 import type { Area, FileId } from "../../core/files";
 import type { PaletteReading } from "../../core/palette";
 import { messagePictures, withFound, type Piece } from "../../core/piece";
+import { crossed, type Crossing } from "../problems";
 import type { LogoTask, RefitTask, RenderResult, RenderTask, SizeSheetTask } from "./task";
 
 const TASKS_PER_THREAD = 2;
@@ -20,7 +21,7 @@ export type FoundAreas = (ids: readonly FileId[]) => Promise<ReadonlyMap<FileId,
 
 /** Worker threads that make pictures, one for each core. */
 export class RenderPool {
-  private readonly pool: Piscina<RenderTask, RenderResult>;
+  private readonly pool: Piscina<RenderTask, Crossing<RenderResult>>;
   /** How many tasks can be worked on at once. */
   readonly size: number;
   private found: FoundAreas = () => Promise.resolve(new Map());
@@ -54,43 +55,43 @@ export class RenderPool {
   }
 
   async run(task: RenderTask, signal?: AbortSignal): Promise<RenderResult> {
-    return this.pool.run(await this.seen(task), signal ? { signal } : {});
+    return crossed(await this.pool.run(await this.seen(task), signal ? { signal } : {}));
   }
 
   /** The colours of a stored picture, read in a thread. */
   palette(id: FileId): Promise<PaletteReading> {
-    return this.named("paletteTask", id);
+    return this.named("palette", id);
   }
 
   /** Another version of a stored logo, made in a thread; undefined when it cannot be. */
   logo(id: FileId, wanted: LogoWish): Promise<Uint8Array | undefined> {
     const task: LogoTask = { id, wanted };
-    return this.named("logoTask", task);
+    return this.named("logo", task);
   }
 
   /** The brand sheet as a PDF. */
   sheet(brand: Brand): Promise<Uint8Array> {
-    return this.named("sheetTask", brand);
+    return this.named("sheet", brand);
   }
 
   /** All sizes of a piece on one page, as an image or a document. */
   async sizeSheet(task: SizeSheetTask): Promise<Uint8Array> {
-    return this.named("sizeSheetTask", await this.seen(task));
+    return this.named("sizeSheetOf", await this.seen(task));
   }
 
   /** The best layouts of one size. */
   async layouts(task: RefitTask): Promise<LayoutChoices["layouts"]> {
-    return this.named("layoutsTask", await this.seen(task));
+    return this.named("layouts", await this.seen(task));
   }
 
   /** The piece with that size as its lead. */
   withLead(task: RefitTask): Promise<Piece> {
-    return this.ofPiece("leadTask", task);
+    return this.ofPiece("lead", task);
   }
 
   /** A piece that was begun from a template, its lead laid out anew where its words need that. */
   begun(task: RefitTask): Promise<Piece> {
-    return this.ofPiece("begunTask", task);
+    return this.ofPiece("fitted", task);
   }
 
   /** A piece that a thread changes keeps its message as it was written. */
@@ -100,8 +101,8 @@ export class RenderPool {
   }
 
   /** The worker's other functions; the pool's own types know of the first alone. */
-  private named<T>(name: string, task: unknown): Promise<T> {
-    return this.pool.run(task as never, { name }) as unknown as Promise<T>;
+  private async named<T>(name: string, task: unknown): Promise<T> {
+    return crossed((await this.pool.run(task as never, { name })) as unknown as Crossing<T>);
   }
 
   close(): Promise<void> {

@@ -11,6 +11,7 @@ import { brandSheet } from "../../core/specimen";
 import { Blobs, writeWhole } from "../files/blobs";
 import { fileId } from "../files/hash";
 import { WithShipped } from "../files/shipped";
+import { crossing } from "../problems";
 import type { Folders } from "./pool";
 import { logoPixels, pngOf, samplePixels } from "./rendition";
 import { Studio } from "./studio";
@@ -20,8 +21,8 @@ const { blobs, fonts } = workerData as Folders;
 const files = new WithShipped(fonts, new Blobs(blobs));
 const studio = new Studio(files);
 
-/** Runs in a worker thread: makes one picture and writes it whole. */
-export default async function renderTask(task: RenderTask): Promise<RenderResult> {
+/** Makes one picture and writes it whole. */
+async function renderTask(task: RenderTask): Promise<RenderResult> {
   const { layout, scene } = await studio.make(task.piece, known(task.brand), task.placement);
   const image = await studio.encode(scene, task.format, task.scale);
   await writeWhole(task.path, image);
@@ -34,48 +35,48 @@ export default async function renderTask(task: RenderTask): Promise<RenderResult
   };
 }
 
-/** Also in a thread: reads the colours of a stored picture. */
-export async function paletteTask(id: FileId): Promise<PaletteReading> {
+/** Reads the colours of a stored picture. */
+async function paletteTask(id: FileId): Promise<PaletteReading> {
   return readPalette(await samplePixels(await files.read(id)));
 }
 
-/** Also in a thread: another version of a stored logo, as PNG; undefined when it stands on no flat ground. */
-export async function logoTask({ id, wanted }: LogoTask): Promise<Uint8Array | undefined> {
+/** Another version of a stored logo, as PNG; undefined when it stands on no flat ground. */
+async function logoTask({ id, wanted }: LogoTask): Promise<Uint8Array | undefined> {
   const picture = await logoPixels(await files.read(id));
   const made =
     wanted.as === "one-colour" ? inOneColour(picture, wanted.hex) : withoutGround(picture);
   return made && pngOf(made);
 }
 
-/** Also in a thread: the brand sheet as one document. */
-export async function sheetTask(brand: Brand): Promise<Uint8Array> {
+/** The brand sheet as one document. */
+async function sheetTask(brand: Brand): Promise<Uint8Array> {
   const scenes: Scene[] = [];
   for (const { piece, placement } of brandSheet(brand))
     scenes.push((await studio.make(piece, known(brand), placement)).scene);
   return studio.pdf(brand.name, scenes);
 }
 
-/** Also in a thread: all sizes of a piece on one page. */
-export async function sizeSheetTask(task: SizeSheetTask): Promise<Uint8Array> {
+/** All sizes of a piece on one page. */
+async function sizeSheetTask(task: SizeSheetTask): Promise<Uint8Array> {
   const { piece, brand, placements, about, format } = task;
   return studio.sizeSheet(piece, known(brand), placements, about, format);
 }
 
-/** Also in a thread: the best layouts of one size. */
-export async function layoutsTask(task: RefitTask): Promise<LayoutChoices["layouts"]> {
+/** The best layouts of one size. */
+async function layoutsTask(task: RefitTask): Promise<LayoutChoices["layouts"]> {
   const sources = await studio.sources(task.piece, known(task.brand));
   const found = alternatives(task.piece, known(task.brand), task.placement, sources);
   return found.map(({ via }) => via);
 }
 
-/** Also in a thread: the piece with that size as its lead. */
-export async function leadTask(task: RefitTask): Promise<Piece> {
+/** The piece with that size as its lead. */
+async function leadTask(task: RefitTask): Promise<Piece> {
   const sources = await studio.sources(task.piece, known(task.brand));
   return withLead(task.piece, known(task.brand), task.placement, sources);
 }
 
-/** Also in a thread: a piece that was begun from a template, fitted to its words. */
-export async function begunTask(task: RefitTask): Promise<Piece> {
+/** A piece that was begun from a template, fitted to its words. */
+async function begunTask(task: RefitTask): Promise<Piece> {
   const sources = await studio.sources(task.piece, known(task.brand));
   return begun(task.piece, known(task.brand), task.placement, sources);
 }
@@ -89,3 +90,13 @@ function known(brand: Brand): Brand {
   if (!same) brands.set(key, brand);
   return same ?? brand;
 }
+
+/** What a thread is asked, by name; see pool.ts. */
+export default crossing(renderTask);
+export const palette = crossing(paletteTask);
+export const logo = crossing(logoTask);
+export const sheet = crossing(sheetTask);
+export const sizeSheetOf = crossing(sizeSheetTask);
+export const layouts = crossing(layoutsTask);
+export const lead = crossing(leadTask);
+export const fitted = crossing(begunTask);

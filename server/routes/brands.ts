@@ -21,7 +21,7 @@ import type { Routes, Services } from "../app";
 import { toSfnt } from "../files/sfnt";
 import { exportColours, exportKit } from "../imports/export";
 import { FOREVER, Id, problems } from "./params";
-import { upload } from "./upload";
+import { withUpload } from "./upload";
 
 const FileParams = z.object({ id: FileId });
 const uploaded = { 413: ProblemAnswer, 415: ProblemAnswer, 422: ProblemAnswer };
@@ -146,10 +146,8 @@ export function addBrandRoutes(routes: Routes, services: Services): void {
         response: { 200: PaletteAnswer, ...problems, ...uploaded },
       },
     },
-    async (request) => {
-      const { bytes, name } = await upload(request);
-      return library.proposeColours(bytes, name);
-    },
+    (request) =>
+      withUpload(request, around.folder, ({ path, name }) => library.proposeColours(path, name)),
   );
   routes.get(
     "/api/fonts/:id",
@@ -168,10 +166,8 @@ export function addBrandRoutes(routes: Routes, services: Services): void {
         response: { 200: FontAnswer, ...problems, ...uploaded },
       },
     },
-    async (request) => {
-      const { bytes, name } = await upload(request);
-      return library.addFont(bytes, name);
-    },
+    (request) =>
+      withUpload(request, around.folder, ({ path, name }) => library.addFont(path, name)),
   );
   routes.get(
     "/api/brands/:id/colours/:as",
@@ -193,11 +189,11 @@ export function addBrandRoutes(routes: Routes, services: Services): void {
     "/api/brands/:id/kit",
     { schema: { summary: "A kit with its files, as a zip that can be imported", params: Id } },
     async ({ params }, reply) => {
-      const { name, bytes } = await exportKit(services, params.id);
+      const { name, stream } = await exportKit(services, params.id);
       return reply
         .header("content-disposition", `attachment; filename="${encodeURIComponent(name)}"`)
         .type("application/zip")
-        .send(Buffer.from(bytes));
+        .send(stream);
     },
   );
 }

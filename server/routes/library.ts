@@ -1,20 +1,22 @@
+import { writeFile } from "node:fs/promises";
+import { join } from "node:path";
 import { z } from "zod";
 import { ImportAnswer, PictureList, ProblemAnswer, TableAnswer, TableText } from "../../core/api";
 import { FileId, PictureFile } from "../../core/files";
 import type { Routes, Services } from "../app";
-import { readBundle, unzip } from "../imports/bundle";
+import { withScratch } from "../files/scratch";
 import { exportCrate } from "../imports/export";
-import { importBundle } from "../imports/import";
-import { readTableFile, readTableText } from "../imports/tables";
+import { importZip } from "../imports/import";
 import { FOREVER, Id, problems } from "./params";
-import { upload } from "./upload";
+import { MOST_TABLE, withUpload } from "./upload";
 
 const RenditionQuery = z.object({
   width: z.coerce.number().int().min(1).max(4096),
 });
 
 export function addLibraryRoutes(routes: Routes, services: Services): void {
-  const { library, renditions, placements, around } = services;
+  const { library, renditions, around } = services;
+  const { folder, reader } = around;
   const uploaded = { 413: ProblemAnswer, 415: ProblemAnswer, 422: ProblemAnswer };
   const FileParams = z.object({ id: FileId });
 
@@ -33,10 +35,10 @@ export function addLibraryRoutes(routes: Routes, services: Services): void {
         response: { 200: PictureFile, ...problems, ...uploaded },
       },
     },
-    async (request) => {
-      const { bytes, name } = await upload(request);
-      return library.addPicture(bytes, name, request.query.brand);
-    },
+    (request) =>
+      withUpload(request, folder, ({ path, name }) =>
+        library.addPicture(path, name, request.query.brand),
+      ),
   );
   routes.get(
     "/api/pictures/:id/rendition",
@@ -76,10 +78,8 @@ export function addLibraryRoutes(routes: Routes, services: Services): void {
         response: { 200: TableAnswer, ...problems, ...uploaded },
       },
     },
-    async (request) => {
-      const { bytes, name } = await upload(request);
-      return readTableFile(bytes, name);
-    },
+    (request) =>
+      withUpload(request, folder, ({ path, name }) => reader.table(path, name), MOST_TABLE),
   );
   routes.post(
     "/api/tables/text",
@@ -90,7 +90,12 @@ export function addLibraryRoutes(routes: Routes, services: Services): void {
         response: { 200: TableAnswer, ...problems },
       },
     },
-    ({ body }) => readTableText(body.text),
+    ({ body }) =>
+      withScratch(folder, async (scratch) => {
+        const path = join(scratch, "table");
+        await writeFile(path, body.text);
+        return reader.table(path, "The table");
+      }),
   );
   routes.post(
     "/api/imports",
@@ -102,9 +107,9 @@ export function addLibraryRoutes(routes: Routes, services: Services): void {
       },
     },
     async (request) => {
-      const { bytes, name } = await upload(request);
-      const bundle = await readBundle(unzip(bytes, name), await placements.lookup());
-      const answer = await importBundle(services, bundle);
+      const answer = await withUpload(request, folder, ({ path, name }) =>
+        importZip(services, path, name),
+      );
       // Nobody waits for it; what it does not come to is looked at after the next start.
       library.lookForFaces().catch((error: Error) => request.log.warn(error));
       return answer;
@@ -118,7 +123,7 @@ export function addLibraryRoutes(routes: Routes, services: Services): void {
       return reply
         .header("content-disposition", `attachment; filename="${encodeURIComponent(zip.name)}"`)
         .type("application/zip")
-        .send(Buffer.from(zip.bytes));
+        .send(zip.stream);
     },
   );
 }

@@ -4,6 +4,7 @@ import { applyVariation } from "../../core/batch";
 import { knownPlacement } from "../../core/piece";
 import type { PlacementLookup } from "../../core/placements";
 import { within } from "../files/within";
+import { asProblem } from "../problems";
 import { recoverOutput } from "../render/recover";
 import type { RenderResult } from "../render/task";
 import { Grouped } from "../store/grouped";
@@ -111,7 +112,7 @@ export class BatchRunner {
   }
 
   private async noteFailure(id: string, error: unknown): Promise<void> {
-    const message = error instanceof Error ? error.message : String(error);
+    const { message } = asProblem(error);
     await this.around.store.write(async (tx) => {
       const [row] = await tx.select().from(batches).where(eq(batches.id, id));
       await tx
@@ -122,7 +123,7 @@ export class BatchRunner {
   }
 
   private async fail(id: string, error: unknown): Promise<void> {
-    const message = error instanceof Error ? error.message : String(error);
+    const { message } = asProblem(error);
     await this.around.store
       .write((tx) => tx.update(batches).set({ state: "failed", message }).where(eq(batches.id, id)))
       .catch(() => undefined);

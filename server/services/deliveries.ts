@@ -1,4 +1,4 @@
-import { readFile, rm } from "node:fs/promises";
+import { rm } from "node:fs/promises";
 import { join } from "node:path";
 import { desc, eq } from "drizzle-orm";
 import {
@@ -16,6 +16,7 @@ import { problem } from "../../core/problem";
 import { exists } from "../files/blobs";
 import { scratchIn } from "../files/scratch";
 import { within } from "../files/within";
+import { asProblem } from "../problems";
 import { ZipFile } from "../files/zip";
 import type { RenderResult } from "../render/task";
 import { deliveries } from "../store/tables";
@@ -89,7 +90,7 @@ export class Deliveries {
   /** A store that is full takes no note of it either; then the next start says that it was interrupted. */
   private async fail(id: string, error: unknown): Promise<void> {
     if (this.ending) return;
-    const message = error instanceof Error ? error.message : String(error);
+    const { message } = asProblem(error);
     await this.update(id, { state: "failed", message }).catch(() => undefined);
   }
 
@@ -190,7 +191,7 @@ export class Deliveries {
           height,
         };
         const file = namer.name(parts, request.format === "jpeg" ? "jpg" : request.format);
-        await zip.add(file, await readFile(path), false);
+        zip.add(file, path, false);
         const variation = item.variation ? { variation: item.variation } : {};
         const alt = altText(item.piece);
         files.push({ file, placement, ...variation, width, height, bytes, sha256, alt, findings });
@@ -205,7 +206,7 @@ export class Deliveries {
         scale: request.scale,
         files,
       };
-      await zip.add("manifest.json", Buffer.from(`${JSON.stringify(manifest, null, 2)}\n`), true);
+      zip.add("manifest.json", Buffer.from(`${JSON.stringify(manifest, null, 2)}\n`), true);
       const bytes = await zip.finish();
       await this.update(id, { state: "ready", made: items.length, bytes });
     } finally {

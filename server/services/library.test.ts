@@ -1,3 +1,4 @@
+import { buffer } from "node:stream/consumers";
 import { expect } from "chai";
 import { eq } from "drizzle-orm";
 import sharp from "sharp";
@@ -5,9 +6,8 @@ import { isPicture, messagePictures, type Piece } from "../../core/piece";
 import { files } from "../store/tables";
 import { exportCrate } from "../imports/export";
 import { readColours } from "../../core/kit";
-import { readBundle, unzip } from "../imports/bundle";
 import { importBundle } from "../imports/import";
-import { testServer, type TestServer } from "../../tests/support/server";
+import { bundleOf, fileOf, testServer, type TestServer } from "../../tests/support/server";
 import { shippedPlacement } from "../../core/placements";
 
 const LOGO = `<svg xmlns="http://www.w3.org/2000/svg" width="400" height="160"><rect width="400" height="160" fill="#ffffff"/><circle cx="80" cy="80" r="60" fill="#5B2A86"/><rect x="170" y="50" width="200" height="24" fill="#5B2A86"/><rect x="170" y="90" width="140" height="20" fill="#F2B705"/></svg>`;
@@ -30,12 +30,15 @@ describe("brand kits", () => {
 
   it("have colours proposed from a logo, in a thread", async () => {
     const { library } = server.services;
-    const { picture, colours } = await library.proposeColours(Buffer.from(LOGO), "marrow-logo.svg");
+    const { picture, colours } = await library.proposeColours(
+      await fileOf(Buffer.from(LOGO)),
+      "marrow-logo.svg",
+    );
     expect(picture.vector).to.equal(true);
     const byRole = Object.fromEntries(colours.map(({ role, hex }) => [role, hex]));
     expect(byRole).to.include({ primary: "#5B2A86", accent: "#F2B705", paper: "#FFFFFF" });
     const png = await sharp(Buffer.from(LOGO)).resize(900).png().toBuffer();
-    const again = await library.proposeColours(png, "marrow.png");
+    const again = await library.proposeColours(await fileOf(png), "marrow.png");
     expect(again.colours.map(({ hex }) => hex)).to.include.members(["#5B2A86", "#F2B705"]);
   }).timeout(60_000);
 
@@ -53,8 +56,8 @@ describe("brand kits", () => {
     });
     expect(piece.body.piece.brand).to.equal(body.id);
     // Its typefaces ship with the program: another copy of it needs no files for them.
-    const { bytes, name } = await exportCrate(server.services, crate.body.id);
-    const bundle = await readBundle(unzip(bytes, name), shippedPlacement);
+    const { stream } = await exportCrate(server.services, crate.body.id);
+    const bundle = await bundleOf(await buffer(stream), shippedPlacement);
     expect(bundle.brands.map(({ name }) => name)).to.deep.equal(["Marrow & Pip"]);
   });
 
@@ -132,7 +135,7 @@ describe("brand kits", () => {
     expect((await get("colours/oils")).statusCode).to.equal(400);
     const kit = await get("kit");
     expect(kit.headers["content-disposition"]).to.contain(".zestkit");
-    const bundle = await readBundle(unzip(kit.rawPayload, "kit.zestkit"), shippedPlacement);
+    const bundle = await bundleOf(kit.rawPayload, shippedPlacement);
     expect(bundle.brands).to.deep.equal([brand]);
     const { brands } = await importBundle(server.services, bundle);
     expect(brands).to.deep.equal(["saltlight"]);

@@ -1,3 +1,5 @@
+import { stat, writeFile } from "node:fs/promises";
+import { join } from "node:path";
 import { asc, eq, inArray, isNotNull } from "drizzle-orm";
 import type { FontAnswer, LogoWish, PaletteAnswer, StoredPicture } from "../../core/api";
 import type { Brand } from "../../core/brand";
@@ -5,9 +7,8 @@ import type { Area, FileId, PictureFile } from "../../core/files";
 import { messagePictures } from "../../core/piece";
 import { proposeColours } from "../../core/palette";
 import { Problem, problem } from "../../core/problem";
-import { inspectFont } from "../imports/fonts";
 import { withFaces } from "../faces/pool";
-import { inspectPicture } from "../render/inspect";
+import { withScratch } from "../files/scratch";
 import { brands, files, pieces, settings } from "../store/tables";
 import type { Surroundings } from "./services";
 
@@ -70,17 +71,17 @@ export class Library {
     );
   }
 
-  /** Checks and stores a picture; one that is there already is answered as it is. */
-  async addPicture(bytes: Buffer, name: string, brand?: string): Promise<PictureFile> {
-    const picture = await this.faced(await inspectPicture(bytes, name), bytes);
-    await this.addFile(bytes, name, picture, brand);
+  /** Checks and stores the picture at a path; one that is there already is answered as it is. */
+  async addPicture(path: string, name: string, brand?: string): Promise<PictureFile> {
+    const picture = await this.faced(await this.around.reader.picture(path, name), path);
+    await this.addFile(path, name, picture, brand);
     return this.picture(picture.id);
   }
 
   /** The picture with the faces in it; as it is where they cannot be looked for. */
-  private async faced(picture: PictureFile, bytes: Buffer): Promise<PictureFile> {
+  private async faced(picture: PictureFile, path: string): Promise<PictureFile> {
     if (picture.vector || picture.art?.ground) return picture;
-    return withFaces(picture, await this.around.faces.find(bytes));
+    return withFaces(picture, await this.around.faces.find(path));
   }
 
   /**
@@ -88,14 +89,11 @@ export class Library {
    * those that cannot be read stay as they are.
    */
   async lookAgain(): Promise<void> {
-    const { store, blobs } = this.around;
+    const { store, blobs, reader } = this.around;
     const [seen] = await store.read.select().from(settings).where(eq(settings.key, LOOKED));
     if (seen) return;
     for (const known of await this.pictures()) {
-      const picture = await blobs
-        .read(known.id)
-        .then((bytes) => inspectPicture(bytes, known.name))
-        .catch(() => undefined);
+      const picture = await reader.picture(blobs.path(known.id), known.name).catch(() => undefined);
       if (picture)
         await store.write((tx) => tx.update(files).set({ picture }).where(eq(files.id, known.id)));
     }
@@ -116,8 +114,7 @@ export class Library {
     for (const known of await this.pictures()) {
       if (!faces.available) return;
       if (known.facesSought || known.vector) continue;
-      const bytes = await blobs.read(known.id).catch(() => undefined);
-      const found = bytes && (await faces.find(Buffer.from(bytes)));
+      const found = await faces.find(blobs.path(known.id));
       if (!found) continue;
       const { brands: _brands, ...picture } = known;
       const seen = withFaces(picture, found);
@@ -128,8 +125,8 @@ export class Library {
   }
 
   /** Stores a logo or screenshot and proposes the colours that it shows. */
-  async proposeColours(bytes: Buffer, name: string): Promise<PaletteAnswer> {
-    const picture = await this.addPicture(bytes, name);
+  async proposeColours(path: string, name: string): Promise<PaletteAnswer> {
+    const picture = await this.addPicture(path, name);
     return { picture, colours: proposeColours(await this.around.pool.palette(picture.id)) };
   }
 
@@ -140,7 +137,11 @@ export class Library {
     if (!bytes) throw problem("logo-impossible", { name, why: "it stands on no flat ground" });
     const stem = name.replace(/\.[a-z0-9]+$/i, "");
     const as = wanted.as === "one-colour" ? `in ${wanted.hex}` : "without its ground";
-    return this.addPicture(Buffer.from(bytes), `${stem} ${as}.png`);
+    return withScratch(this.around.folder, async (scratch) => {
+      const path = join(scratch, "logo.png");
+      await writeFile(path, bytes);
+      return this.addPicture(path, `${stem} ${as}.png`);
+    });
   }
 
   /** A logo as a kit takes it: without the flat ground that most come on, where that can be taken away. */
@@ -154,32 +155,33 @@ export class Library {
   }
 
   /** Checks and stores a font, as it came. Throws `font-unreadable`. */
-  async addFont(bytes: Buffer, name: string): Promise<FontAnswer> {
-    const faces = await inspectFont(bytes, name);
-    return { id: await this.addFile(bytes, name), name, faces };
+  async addFont(path: string, name: string): Promise<FontAnswer> {
+    const faces = await this.around.reader.font(path, name);
+    return { id: await this.addFile(path, name), name, faces };
   }
 
+  /** Stores a copy of the file at a path. */
   async addFile(
-    bytes: Uint8Array,
+    path: string,
     name: string,
     picture?: PictureFile,
     brand?: string,
   ): Promise<FileId> {
-    const id = await this.around.blobs.put(bytes);
+    const row = await this.fileRow(path, name, picture, brand);
+    await this.around.store.write((tx) => tx.insert(files).values(row).onConflictDoNothing());
+    return row.id;
+  }
+
+  /** What is to be written down of the file at a path, whose bytes are stored by then. */
+  async fileRow(
+    path: string,
+    name: string,
+    picture?: PictureFile,
+    brand?: string,
+  ): Promise<typeof files.$inferInsert> {
+    const id = await this.around.blobs.put(path);
+    const { size } = await stat(path);
     const created = this.around.now().toISOString();
-    await this.around.store.write((tx) =>
-      tx
-        .insert(files)
-        .values({
-          id,
-          name,
-          bytes: bytes.length,
-          picture: picture ?? null,
-          brand: brand ?? null,
-          created,
-        })
-        .onConflictDoNothing(),
-    );
-    return id;
+    return { id, name, bytes: size, picture: picture ?? null, brand: brand ?? null, created };
   }
 }

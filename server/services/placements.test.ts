@@ -1,7 +1,7 @@
 import { expect } from "chai";
 import type { Placement } from "../../core/placements";
 import { catalogue, placementById } from "../../core/placements";
-import { testServer, type TestServer } from "../../tests/support/server";
+import { bundleOf, testServer, type TestServer } from "../../tests/support/server";
 
 describe("the team's placements", () => {
   let server: TestServer;
@@ -138,8 +138,7 @@ describe("the sizes of a piece over HTTP", () => {
     expect(body.files).to.equal(1);
     const crate = (await server.ask("GET", path)).body.crate.id;
     const bundle = await server.app.inject({ url: `/api/crates/${crate}/bundle` });
-    const { readBundle, unzip } = await import("../imports/bundle");
-    const read = await readBundle(unzip(bundle.rawPayload, "crate.zip"), () => undefined).catch(
+    const read = await bundleOf(bundle.rawPayload, () => undefined).catch(
       (error: Error) => error.message,
     );
     // Only what ships with the program is looked up there; the own size is not.

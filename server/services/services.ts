@@ -1,6 +1,7 @@
 import type { Blobs } from "../files/blobs";
 import type { FaceFinder } from "../faces/pool";
 import type { FileSource } from "../files/source";
+import type { Reader } from "../imports/reader";
 import type { RenderPool } from "../render/pool";
 import type { Store } from "../store/database";
 
@@ -12,6 +13,7 @@ export interface Surroundings {
   files: FileSource;
   pool: RenderPool;
   faces: FaceFinder;
+  reader: Reader;
   /** The folder for what batches and deliveries make. */
   folder: string;
   now: () => Date;

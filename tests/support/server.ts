@@ -1,12 +1,16 @@
-import { mkdtemp, rm } from "node:fs/promises";
+import { mkdtemp, rm, writeFile } from "node:fs/promises";
 import { tmpdir } from "node:os";
-import { join } from "node:path";
+import { dirname, join } from "node:path";
 import { pathToFileURL } from "node:url";
+import type { PlacementLookup } from "../../core/placements";
 import { makeApp, makeServices, type App, type Services } from "../../server/app";
 import { loadDemo } from "../../server/demo";
 import { Blobs } from "../../server/files/blobs";
 import { WithShipped } from "../../server/files/shipped";
 import { NO_FACES, type FaceFinder } from "../../server/faces/pool";
+import { unzipTo } from "../../server/files/unzip";
+import { BUNDLE_LIMITS, readBundle, type Bundle } from "../../server/imports/bundle";
+import { readerHere } from "../../server/imports/reader";
 import { RenderPool } from "../../server/render/pool";
 import { Store } from "../../server/store/database";
 import { demoFolder, fontFolder, root } from "./demo";
@@ -49,6 +53,7 @@ export async function testServer(
     store,
     pool,
     faces,
+    reader: readerHere,
     folder: data,
     blobs: stored,
     files: new WithShipped(fontFolder, stored),
@@ -79,6 +84,20 @@ export async function testServer(
       if (!folder) await rm(data, { recursive: true, force: true });
     },
   };
+}
+
+/** The path of a file with these bytes, that is gone when the system says so. */
+export async function fileOf(bytes: Uint8Array): Promise<string> {
+  const path = join(await mkdtemp(join(tmpdir(), "zest-file-")), "file");
+  await writeFile(path, bytes);
+  return path;
+}
+
+/** What a zip holds, as an import reads it. */
+export async function bundleOf(zip: Uint8Array, lookup: PlacementLookup): Promise<Bundle> {
+  const path = await fileOf(zip);
+  const entries = await unzipTo(path, dirname(path), "a.zip", BUNDLE_LIMITS);
+  return readBundle(entries, lookup, readerHere);
 }
 
 /** A multipart body with one file. */

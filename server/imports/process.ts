@@ -1,0 +1,12 @@
+import workerpool from "workerpool";
+import { crossing } from "../problems";
+import type { Task } from "./reader";
+import { readFont, readPicture, readTable } from "./reading";
+
+/** Runs in a process of its own: reads one file from outside. */
+const tasks: Record<Task, (path: string, name: string) => Promise<unknown>> = {
+  picture: crossing(readPicture),
+  font: crossing(readFont),
+  table: crossing(readTable),
+};
+workerpool.worker(tasks);
