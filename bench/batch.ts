@@ -1,6 +1,6 @@
 import { availableParallelism } from "node:os";
 import type { Browser, Page } from "playwright-core";
-import type { BatchAnswer } from "../core/api";
+import { isUnderWay, type BatchAnswer } from "../core/api";
 import type { Brand } from "../core/brand";
 import { isPicture, type Piece } from "../core/piece";
 import type { Program } from "../tests/support/browser";
@@ -58,7 +58,7 @@ async function batchRate(program: Program, count: number): Promise<number> {
   );
   for (;;) {
     const { state, made } = await program.ask<BatchAnswer>(`/api/batches/${id}`);
-    if (state !== "running") return made / ((performance.now() - start) / 1000);
+    if (!isUnderWay(state)) return made / ((performance.now() - start) / 1000);
     await new Promise((resolve) => setTimeout(resolve, 100));
   }
 }

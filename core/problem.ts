@@ -200,6 +200,11 @@ const problems = {
     status: 400,
     say: () => "That makes no file. Choose at least one row and one size.",
   },
+  "job-ends-program": {
+    status: 500,
+    say: (p: { times: number }) =>
+      `The program has ended ${p.times} times while this was being made, so it is not begun again by itself. What was made before is still there; try once more, or make it with fewer files.`,
+  },
   "delivery-empty": {
     status: 400,
     say: () => "Nothing is chosen. Choose at least one size, or a batch with finished variations.",

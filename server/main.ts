@@ -8,7 +8,8 @@ import { loadDemo } from "./demo";
 import { FacePool, NO_FACES } from "./faces/pool";
 import { Blobs } from "./files/blobs";
 import { WithShipped } from "./files/shipped";
-import { sweep } from "./files/scratch";
+import { freeIn, sweep } from "./files/scratch";
+import { Jobs } from "./jobs/jobs";
 import { ReaderProcesses } from "./imports/reader";
 import { RenderPool } from "./render/pool";
 import { Store } from "./store/database";
@@ -19,6 +20,7 @@ const root = process.env.ZEST_ROOT ?? process.cwd();
 const folder = process.env.ZEST_DATA ?? join(root, "data");
 const port = Number(process.env.ZEST_PORT ?? 4310);
 
+const now = () => new Date();
 const say = (text: string) => console.log(text);
 
 async function start(): Promise<void> {
@@ -42,15 +44,17 @@ async function start(): Promise<void> {
       : new FacePool({ filename: join(import.meta.dirname, "faces.cjs") });
   const reader = new ReaderProcesses(join(import.meta.dirname, "process.js"));
   const stored = new Blobs(blobs);
+  const jobs = new Jobs(store, now, () => freeIn(folder));
   const services = makeServices({
     store,
     pool,
     faces,
     reader,
+    jobs,
     folder,
     blobs: stored,
     files: new WithShipped(fonts, stored),
-    now: () => new Date(),
+    now,
     newId: () => randomUUID(),
   });
   if (process.env.ZEST_DEMO !== "no") {
@@ -59,16 +63,13 @@ async function start(): Promise<void> {
   }
   const app = await makeApp(services, join(root, "dist/web"));
   stopOnSignals(async () => {
-    services.deliveries.end();
-    await app.close();
-    await services.batches.pause();
+    await Promise.all([app.close(), jobs.close()]);
     await Promise.all([pool.close(), faces.close(), reader.close()]);
     await store.close();
     owner.release();
   });
   // What was begun before is taken up before anything new can be asked for.
-  await services.deliveries.failInterrupted();
-  await services.batches.resume();
+  await jobs.recover();
   await app.listen({ port, host: "127.0.0.1" });
   // Nobody waits for it; what it has not come to is looked at after the next start.
   services.library

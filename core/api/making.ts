@@ -25,13 +25,22 @@ export const BatchPlan = z.object({
 });
 export type BatchPlan = z.infer<typeof BatchPlan>;
 
-export const BatchState = z.enum(["running", "done", "cancelled", "failed"]);
-export type BatchState = z.infer<typeof BatchState>;
+/** The life of what is made in the background; `paused` until there is room on the disk again. */
+export const JobState = z.enum(["queued", "running", "paused", "done", "failed", "cancelled"]);
+export type JobState = z.infer<typeof JobState>;
+
+/** How far a job is, and what is to be said of it. */
+export const JobFacts = z.object({ state: JobState, message: z.string().optional() });
+export type JobFacts = z.infer<typeof JobFacts>;
+
+/** Whether there will be more of it without anybody's doing. */
+export const isUnderWay = (state: JobState): boolean =>
+  state === "queued" || state === "running" || state === "paused";
 
 export const BatchAnswer = z.object({
   id: z.string(),
   piece: z.string(),
-  state: BatchState,
+  ...JobFacts.shape,
   started: z.string(),
   pairing: Pairing,
   placements: z.array(z.string()),
@@ -43,7 +52,6 @@ export const BatchAnswer = z.object({
   failed: z.number().int(),
   /** Seconds that the rest will take, from the pace so far; absent when not running. */
   secondsLeft: z.number().optional(),
-  message: z.string().optional(),
 });
 export type BatchAnswer = z.infer<typeof BatchAnswer>;
 export const BatchList = z.object({ batches: z.array(BatchAnswer) });
@@ -115,13 +123,12 @@ export type Manifest = z.infer<typeof Manifest>;
 export const DeliveryAnswer = z.object({
   id: z.string(),
   piece: z.string(),
-  state: z.enum(["making", "ready", "failed"]),
+  ...JobFacts.shape,
   made: z.number().int(),
   files: z.number().int(),
   bytes: z.number().int(),
   name: z.string(),
   created: z.string(),
-  message: z.string().optional(),
 });
 export type DeliveryAnswer = z.infer<typeof DeliveryAnswer>;
 export const DeliveryList = z.object({ deliveries: z.array(DeliveryAnswer) });

@@ -1,4 +1,4 @@
-import { mkdir, mkdtemp, readdir, rm } from "node:fs/promises";
+import { mkdir, mkdtemp, readdir, rm, statfs } from "node:fs/promises";
 import { join } from "node:path";
 
 const FOLDER = "scratch";
@@ -25,4 +25,10 @@ export async function sweep(folder: string): Promise<void> {
   const entries = await readdir(folder, { recursive: true, withFileTypes: true });
   const halves = entries.filter((entry) => entry.isFile() && entry.name.endsWith(".part"));
   for (const { parentPath, name } of halves) await rm(join(parentPath, name), { force: true });
+}
+
+/** Bytes that are free where a folder lies. */
+export async function freeIn(folder: string): Promise<number> {
+  const { bavail, bsize } = await statfs(folder);
+  return bavail * bsize;
 }

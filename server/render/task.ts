@@ -13,6 +13,8 @@ export interface RenderTask {
   format: ImageFormat;
   scale: number;
   path: string;
+  /** A whole file that is there already stays, and only what is known of it is answered. */
+  keep?: boolean;
 }
 
 /** A size of a piece that is to be laid out, and not painted. */

@@ -13,6 +13,7 @@ import { fileId } from "../files/hash";
 import { WithShipped } from "../files/shipped";
 import { crossing } from "../problems";
 import type { Folders } from "./pool";
+import { recoverOutput } from "./recover";
 import { logoPixels, pngOf, samplePixels } from "./rendition";
 import { Studio } from "./studio";
 import type { LogoTask, RefitTask, RenderResult, RenderTask, SizeSheetTask } from "./task";
@@ -23,7 +24,10 @@ const studio = new Studio(files);
 
 /** Makes one picture and writes it whole. */
 async function renderTask(task: RenderTask): Promise<RenderResult> {
-  const { layout, scene } = await studio.make(task.piece, known(task.brand), task.placement);
+  const { layout, scene } = await studio.make(task.piece, sameBrand(task.brand), task.placement);
+  const findings = toAct(check(layout)).length;
+  const known = task.keep ? await recoverOutput(task) : undefined;
+  if (known) return { ...known, findings };
   const image = await studio.encode(scene, task.format, task.scale);
   await writeWhole(task.path, image);
   return {
@@ -31,7 +35,7 @@ async function renderTask(task: RenderTask): Promise<RenderResult> {
     height: Math.round(scene.height * task.scale),
     bytes: image.length,
     sha256: fileId(image),
-    findings: toAct(check(layout)).length,
+    findings,
   };
 }
 
@@ -52,39 +56,39 @@ async function logoTask({ id, wanted }: LogoTask): Promise<Uint8Array | undefine
 async function sheetTask(brand: Brand): Promise<Uint8Array> {
   const scenes: Scene[] = [];
   for (const { piece, placement } of brandSheet(brand))
-    scenes.push((await studio.make(piece, known(brand), placement)).scene);
+    scenes.push((await studio.make(piece, sameBrand(brand), placement)).scene);
   return studio.pdf(brand.name, scenes);
 }
 
 /** All sizes of a piece on one page. */
 async function sizeSheetTask(task: SizeSheetTask): Promise<Uint8Array> {
   const { piece, brand, placements, about, format } = task;
-  return studio.sizeSheet(piece, known(brand), placements, about, format);
+  return studio.sizeSheet(piece, sameBrand(brand), placements, about, format);
 }
 
 /** The best layouts of one size. */
 async function layoutsTask(task: RefitTask): Promise<LayoutChoices["layouts"]> {
-  const sources = await studio.sources(task.piece, known(task.brand));
-  const found = alternatives(task.piece, known(task.brand), task.placement, sources);
+  const sources = await studio.sources(task.piece, sameBrand(task.brand));
+  const found = alternatives(task.piece, sameBrand(task.brand), task.placement, sources);
   return found.map(({ via }) => via);
 }
 
 /** The piece with that size as its lead. */
 async function leadTask(task: RefitTask): Promise<Piece> {
-  const sources = await studio.sources(task.piece, known(task.brand));
-  return withLead(task.piece, known(task.brand), task.placement, sources);
+  const sources = await studio.sources(task.piece, sameBrand(task.brand));
+  return withLead(task.piece, sameBrand(task.brand), task.placement, sources);
 }
 
 /** A piece that was begun from a template, fitted to its words. */
 async function begunTask(task: RefitTask): Promise<Piece> {
-  const sources = await studio.sources(task.piece, known(task.brand));
-  return begun(task.piece, known(task.brand), task.placement, sources);
+  const sources = await studio.sources(task.piece, sameBrand(task.brand));
+  return begun(task.piece, sameBrand(task.brand), task.placement, sources);
 }
 
 const brands = new Map<string, Brand>();
 
 /** The same object for the same brand: what has been measured in its typefaces is kept by it. */
-function known(brand: Brand): Brand {
+function sameBrand(brand: Brand): Brand {
   const key = JSON.stringify(brand);
   const same = brands.get(key);
   if (!same) brands.set(key, brand);

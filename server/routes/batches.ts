@@ -64,6 +64,17 @@ export function addBatchRoutes(routes: Routes, { batches }: Services): void {
     { schema: { summary: "Stop a batch; what is finished stays", params: Id, ...ok(BatchAnswer) } },
     ({ params }) => batches.cancel(params.id),
   );
+  routes.post(
+    "/api/batches/:id/resume",
+    {
+      schema: {
+        summary: "Go on with a batch that was paused, cancelled or has failed",
+        params: Id,
+        ...ok(BatchAnswer),
+      },
+    },
+    ({ params }) => batches.resume(params.id),
+  );
   routes.delete(
     "/api/batches/:id",
     { schema: { summary: "Remove a batch and its files", params: Id, ...ok(z.object({})) } },

@@ -38,6 +38,15 @@ export function addDeliveryRoutes(routes: Routes, { deliveries }: Services): voi
     },
     ({ params }) => deliveries.get(params.id),
   );
+  for (const [what, summary] of [
+    ["cancel", "Stop making a delivery"],
+    ["resume", "Make a delivery anew that was paused, cancelled or has failed"],
+  ] as const)
+    routes.post(
+      `/api/deliveries/:id/${what}`,
+      { schema: { summary, params: Id, response: { 200: DeliveryAnswer, ...problems } } },
+      ({ params }) => deliveries[what](params.id),
+    );
   routes.get(
     "/api/deliveries/:id/file",
     { schema: { summary: "The zip of a finished delivery", params: Id } },

@@ -1,26 +1,27 @@
 import { setMaxListeners } from "node:events";
-import { eq } from "drizzle-orm";
+import { stat } from "node:fs/promises";
+import { and, eq } from "drizzle-orm";
 import { applyVariation } from "../../core/batch";
 import { knownPlacement } from "../../core/piece";
 import type { PlacementLookup } from "../../core/placements";
+import type { Problem } from "../../core/problem";
 import { within } from "../files/within";
 import { asProblem } from "../problems";
-import { recoverOutput } from "../render/recover";
-import type { RenderResult } from "../render/task";
 import { Grouped } from "../store/grouped";
-import { batches, outputs } from "../store/tables";
+import type { batches} from "../store/tables";
+import { failures, outputs } from "../store/tables";
 import type { Placements } from "./placements";
 import type { Surroundings } from "./services";
 
 export type BatchRow = typeof batches.$inferSelect;
-type Job = { variation: number; placement: string };
+type File = { variation: number; placement: string };
 
 /** Finished files are written down together, this often (milliseconds). */
 const WRITE_EVERY = 40;
 
-/** Makes the files of batches, several batches at once if need be, and writes down what is finished. */
+/** Makes the files of batches, and writes down what is finished. */
 export class BatchRunner {
-  private readonly running = new Map<string, Run>();
+  private readonly paces = new Map<string, Pace>();
   private readonly finishedFiles: Grouped<typeof outputs.$inferInsert>;
 
   constructor(
@@ -33,118 +34,108 @@ export class BatchRunner {
     );
   }
 
-  /** Begins, or with `again` goes on with what was begun before the program ended. */
-  run(row: BatchRow, again = false): void {
-    const run = new Run(this.around.now, again);
-    this.running.set(row.id, run);
-    run.ended = this.make(row, run)
-      .catch((error: unknown) => this.fail(row.id, error))
-      .finally(() => this.running.delete(row.id));
-  }
-
-  /** Stops one batch and waits until its last file is whole or given up. */
-  async stop(id: string): Promise<void> {
-    const run = this.running.get(id);
-    run?.abort.abort();
-    await run?.ended;
-  }
-
-  async stopAll(): Promise<void> {
-    await Promise.all([...this.running.keys()].map((id) => this.stop(id)));
-  }
-
   /** How long `files` more will take at the pace so far; undefined for a batch that is not at work. */
   secondsLeft(id: string, files: number): number | undefined {
-    return this.running.get(id)?.secondsLeft(files);
+    return this.paces.get(id)?.secondsLeft(files);
   }
 
-  private async make(row: BatchRow, run: Run): Promise<void> {
-    const made = await this.around.store.read
-      .select()
-      .from(outputs)
-      .where(eq(outputs.batch, row.id));
-    const done = new Set(made.map((output) => `${output.variation}-${output.placement}`));
-    const jobs = jobsOf(row).filter((job) => !done.has(`${job.variation}-${job.placement}`));
-    const lookup = await this.placements.lookup();
-    let failed = 0;
+  /**
+   * Makes what is not there yet. A file that cannot be made is noted and the others go on; without room on the disk none
+   * can. Throws `store-full`, or the last file's problem when none at all could be made.
+   */
+  async make(row: BatchRow, signal: AbortSignal, again: boolean): Promise<void> {
+    // Every task in flight listens.
+    setMaxListeners(0, signal);
+    const pace = new Pace(this.around.now);
+    this.paces.set(row.id, pace);
+    const files = await this.missing(row);
+    const lookup = await this.lookup(row);
+    const full = new AbortController();
+    const failed: Problem[] = [];
     let next = 0;
     const worker = async () => {
-      while (next < jobs.length && !run.abort.signal.aborted) {
-        const job = jobs[next++]!;
+      while (next < files.length && !signal.aborted && !full.signal.aborted) {
+        const file = files[next++]!;
         try {
-          const result = await this.makeOne(row, job, run, lookup);
-          await this.finishedFiles.add({ batch: row.id, ...job, ...result });
-          run.count++;
+          await this.makeOne(row, file, { signal, again, lookup });
+          pace.count++;
         } catch (error) {
-          if (run.abort.signal.aborted) return;
-          failed++;
-          await this.noteFailure(row.id, error);
+          if (signal.aborted) return;
+          const problem = asProblem(error);
+          if (problem.code === "store-full") full.abort(problem);
+          else {
+            failed.push(problem);
+            await this.note(row.id, file, problem);
+          }
         }
       }
     };
-    // More than can be worked on, so that no thread waits while finished files are written down.
-    await Promise.all(Array.from({ length: 3 * this.around.pool.size }, worker));
-    if (run.abort.signal.aborted) return;
-    await this.setState(row.id, failed === jobs.length && failed > 0 ? "failed" : "done");
+    try {
+      // More than can be worked on, so that no thread waits while finished files are written down.
+      await Promise.all(Array.from({ length: 3 * this.around.pool.size }, worker));
+    } finally {
+      this.paces.delete(row.id);
+    }
+    if (full.signal.aborted) throw full.signal.reason;
+    signal.throwIfAborted();
+    if (failed.length > 0 && failed.length === files.length) throw failed.at(-1)!;
+  }
+
+  /** The files that are not there: never made, or since gone or cut short. What had failed is tried again. */
+  private async missing(row: BatchRow): Promise<File[]> {
+    const { store } = this.around;
+    const made = await store.read.select().from(outputs).where(eq(outputs.batch, row.id));
+    const there = new Set<string>();
+    for (const output of made)
+      if (await this.isThere(row, output)) there.add(nameOf(output));
+      else await store.write((tx) => tx.delete(outputs).where(isOf(row.id, output)));
+    await store.write((tx) => tx.delete(failures).where(eq(failures.batch, row.id)));
+    return filesOf(row).filter((file) => !there.has(nameOf(file)));
+  }
+
+  async isThere(row: BatchRow, output: File & { bytes: number }): Promise<boolean> {
+    const path = outputPath(this.around.folder, row, output.variation, output.placement);
+    const { size } = await stat(path).catch(() => ({ size: -1 }));
+    return size === output.bytes;
+  }
+
+  /** The placements as they were when it was started, so that all its files are of one kind. */
+  private async lookup({ places }: BatchRow): Promise<PlacementLookup> {
+    return places ? (id) => places.find((place) => place.id === id) : this.placements.lookup();
   }
 
   private async makeOne(
     row: BatchRow,
-    job: Job,
-    run: Run,
-    lookup: PlacementLookup,
-  ): Promise<RenderResult> {
-    const path = outputPath(this.around.folder, row, job.variation, job.placement);
+    file: File,
+    { signal, again, lookup }: { signal: AbortSignal; again: boolean; lookup: PlacementLookup },
+  ): Promise<void> {
+    const path = outputPath(this.around.folder, row, file.variation, file.placement);
     const { format, scale } = row.request;
-    const piece = applyVariation(row.document, row.variations[job.variation]!);
-    const placement = knownPlacement(piece, job.placement, lookup);
-    const { pool } = this.around;
-    const task = await pool.seen({ piece, brand: row.brand, placement, format, scale, path });
+    const piece = applyVariation(row.document, row.variations[file.variation]!);
+    const placement = knownPlacement(piece, file.placement, lookup);
     // A file that was finished before the program was killed is whole, only not yet written down.
-    const recovered = run.again ? await recoverOutput(task, this.around.files) : undefined;
-    return recovered ?? pool.run(task, run.abort.signal);
+    const task = { piece, brand: row.brand, placement, format, scale, path, keep: again };
+    const result = await this.around.pool.run(task, signal);
+    await this.finishedFiles.add({ batch: row.id, ...file, ...result });
   }
 
-  private async setState(id: string, state: BatchRow["state"]): Promise<void> {
+  private async note(batch: string, file: File, { message }: Problem): Promise<void> {
     await this.around.store.write((tx) =>
-      tx.update(batches).set({ state }).where(eq(batches.id, id)),
+      tx
+        .insert(failures)
+        .values({ batch, ...file, message })
+        .onConflictDoNothing(),
     );
-  }
-
-  private async noteFailure(id: string, error: unknown): Promise<void> {
-    const { message } = asProblem(error);
-    await this.around.store.write(async (tx) => {
-      const [row] = await tx.select().from(batches).where(eq(batches.id, id));
-      await tx
-        .update(batches)
-        .set({ failed: (row?.failed ?? 0) + 1, message })
-        .where(eq(batches.id, id));
-    });
-  }
-
-  private async fail(id: string, error: unknown): Promise<void> {
-    const { message } = asProblem(error);
-    await this.around.store
-      .write((tx) => tx.update(batches).set({ state: "failed", message }).where(eq(batches.id, id)))
-      .catch(() => undefined);
   }
 }
 
-/** One batch at work: its pace, and the way to stop it. */
-class Run {
-  readonly abort = new AbortController();
-  ended: Promise<void> = Promise.resolve();
+/** How fast a batch is made. */
+class Pace {
   count = 0;
   private readonly started: number;
 
-  constructor(
-    private readonly now: () => Date,
-    /** It goes on with what was begun before the program ended. */
-    readonly again: boolean,
-  ) {
+  constructor(private readonly now: () => Date) {
     this.started = now().getTime();
-    // Every task in flight listens.
-    setMaxListeners(0, this.abort.signal);
   }
 
   secondsLeft(files: number): number | undefined {
@@ -164,7 +155,12 @@ export function outputPath(
   return within(folder, "batches", row.id, `${variation}-${placement}.${row.request.format}`);
 }
 
-const jobsOf = (row: BatchRow): Job[] =>
+const filesOf = (row: BatchRow): File[] =>
   row.variations.flatMap((_, variation) =>
     row.request.placements.map((placement) => ({ variation, placement })),
   );
+
+const nameOf = ({ variation, placement }: File): string => `${variation}-${placement}`;
+
+const isOf = (batch: string, { variation, placement }: File) =>
+  and(eq(outputs.batch, batch), eq(outputs.variation, variation), eq(outputs.placement, placement));

@@ -1,4 +1,4 @@
-import { readdir, readFile, rename, rm, utimes, writeFile } from "node:fs/promises";
+import { readdir, readFile, rename, rm, truncate, utimes, writeFile } from "node:fs/promises";
 import { join } from "node:path";
 import { expect } from "chai";
 import { eq } from "drizzle-orm";
@@ -6,7 +6,7 @@ import { unzipSync } from "fflate";
 import sharp from "sharp";
 import { multipart, testServer, until, type TestServer } from "../../tests/support/server";
 import { fileId } from "../files/hash";
-import { batches, outputs } from "../store/tables";
+import { jobs, outputs } from "../store/tables";
 
 const csv = "headline,support\nBoats,One\nLight,Two\nWater,Three\n";
 
@@ -16,7 +16,7 @@ describe("batches and deliveries", function () {
   const done = (id: string) =>
     until(
       async () => (await server.ask("GET", `/api/batches/${id}`)).body,
-      (batch) => batch.state !== "running",
+      (batch) => batch.state !== "queued" && batch.state !== "running",
     );
 
   async function request(placements = ["ad-medium-rectangle", "ad-leaderboard"]) {
@@ -76,19 +76,89 @@ describe("batches and deliveries", function () {
     const { id } = await done(started.body.id);
     const folder = join(server.folder, "batches", id);
     const names = (await readdir(folder)).sort();
-    // As a kill leaves it: still running, one file not there, one there but not written down, half of one.
+    // As a kill leaves it: still running, one file not there, one there but not written down, one cut short, half of one.
     await rm(join(folder, names[0]!));
+    await truncate(join(folder, names[2]!), 2000);
     await writeFile(join(folder, `${names[0]}.9-9.part`), "half");
     const kept = join(folder, names[1]!);
     await utimes(kept, 1000, 1000);
     await server.services.around.store.write(async (tx) => {
-      await tx.update(batches).set({ state: "running" }).where(eq(batches.id, id));
+      await tx.update(jobs).set({ state: "running" }).where(eq(jobs.id, id));
       await tx.delete(outputs).where(eq(outputs.batch, id));
     });
-    await server.services.batches.resume();
+    await server.services.around.jobs.recover();
     expect(await done(id)).to.deep.include({ state: "done", made: 6, failed: 0 });
     const { mtimeMs } = await import("node:fs/promises").then((fs) => fs.stat(kept));
     expect(mtimeMs, "a finished file is not made again").to.equal(1_000_000);
+    const { body } = await server.ask("GET", `/api/batches/${id}/variations`);
+    const all = body.variations.flatMap(
+      (one: { outputs: { url: string; sha256: string }[] }) => one.outputs,
+    );
+    for (const { url, sha256 } of all) {
+      const file = await server.app.inject({ url, headers: { host: "localhost" } });
+      expect(fileId(file.rawPayload)).to.equal(sha256);
+      await sharp(file.rawPayload, { failOn: "truncated" }).stats();
+    }
+  });
+
+  it("pauses on a full disk and says so, and goes on when there is room, without making anything twice", async () => {
+    const { pool } = server.services.around;
+    const run = pool.run.bind(pool);
+    let room = 3;
+    const made: string[] = [];
+    pool.run = async (task, signal) => {
+      if (room-- <= 0) throw Object.assign(new Error("no space left"), { code: "ENOSPC" });
+      made.push(task.path);
+      return run(task, signal);
+    };
+    try {
+      const { body } = await server.ask("POST", `${piece}/batches`, await request());
+      const paused = await done(body.id);
+      expect(paused).to.include({ state: "paused", made: 3, failed: 0 });
+      expect(paused.message).to.contain("disk is full").and.contain("free some space");
+      const { body: delivery } = await server.ask("POST", `${piece}/deliveries`, {
+        sizes: ["story"],
+      });
+      const held = await until(
+        async () => (await server.ask("GET", `/api/deliveries/${delivery.id}`)).body,
+        ({ state }) => state === "paused",
+      );
+      expect(held.message).to.contain("disk is full");
+      expect(await readdir(join(server.folder, "scratch"))).to.deep.equal([]);
+      room = 100;
+      await server.ask("POST", `/api/batches/${body.id}/resume`);
+      expect(await done(body.id)).to.include({ state: "done", made: 6, failed: 0 });
+      await server.ask("POST", `/api/deliveries/${delivery.id}/resume`);
+      await until(
+        async () => (await server.ask("GET", `/api/deliveries/${delivery.id}`)).body,
+        ({ state }) => state === "done",
+      );
+      expect(new Set(made).size).to.equal(made.length);
+    } finally {
+      pool.run = run;
+    }
+  });
+
+  it("uses the placements that it was started with, also when it goes on later", async () => {
+    const { pool } = server.services.around;
+    const run = pool.run.bind(pool);
+    pool.run = () => Promise.reject(Object.assign(new Error("full"), { code: "ENOSPC" }));
+    const { body } = await server
+      .ask("POST", `${piece}/batches`, await request(["ad-leaderboard"]))
+      .finally(() => undefined);
+    await done(body.id);
+    pool.run = run;
+    const { body: list } = await server.ask("GET", "/api/placements");
+    const { id, ...facts } = list.placements.find(
+      (one: { id: string }) => one.id === "ad-leaderboard",
+    );
+    await server.ask("PUT", `/api/placements/${id}`, { ...facts, width: 800, height: 100 });
+    await server.ask("POST", `/api/batches/${body.id}/resume`);
+    await done(body.id);
+    const { body: made } = await server.ask("GET", `/api/batches/${body.id}/variations`);
+    const [output] = made.variations[0].outputs;
+    expect(output).to.include({ width: facts.width, height: facts.height });
+    await server.ask("DELETE", `/api/placements/${id}`);
   });
 
   it("can be cancelled; what is finished stays", async () => {
@@ -133,9 +203,9 @@ describe("batches and deliveries", function () {
     });
     const ready = await until(
       async () => (await server.ask("GET", `/api/deliveries/${body.id}`)).body,
-      (delivery) => delivery.state !== "making",
+      (delivery) => delivery.state !== "queued" && delivery.state !== "running",
     );
-    expect(ready).to.deep.include({ state: "ready", files: 4 });
+    expect(ready).to.deep.include({ state: "done", files: 4 });
     const zip = await server.app.inject({
       url: `/api/deliveries/${body.id}/file`,
       headers: { host: "localhost" },
@@ -170,7 +240,7 @@ describe("batches and deliveries", function () {
     const { body: blocked } = await server.ask("POST", `${piece}/deliveries`, { sizes: ["story"] });
     const failed = await until(
       async () => (await server.ask("GET", `/api/deliveries/${blocked.id}`)).body,
-      ({ state }) => state !== "making",
+      ({ state }) => state !== "queued" && state !== "running",
     );
     expect(failed.state).to.equal("failed");
     expect(failed.message).to.be.a("string").and.not.equal("");

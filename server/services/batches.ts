@@ -14,12 +14,16 @@ import { knownPlacement, type Piece } from "../../core/piece";
 import { problem } from "../../core/problem";
 import { exists } from "../files/blobs";
 import { within } from "../files/within";
-import { batches, outputs } from "../store/tables";
+import type { Make } from "../jobs/queue";
+import { batches, failures, outputs } from "../store/tables";
 import { BatchRunner, outputPath, type BatchRow } from "./batch-runner";
 import type { Library } from "./library";
 import type { Pieces } from "./pieces";
 import type { Placements } from "./placements";
 import type { Surroundings } from "./services";
+
+/** So many batches are made at once; the others wait. */
+const AT_ONCE = 2;
 
 /** Makes a piece in many variations. What is running goes on after a restart. */
 export class Batches {
@@ -32,6 +36,9 @@ export class Batches {
     private readonly placements: Placements,
   ) {
     this.runner = new BatchRunner(around, placements);
+    const make: Make = async (id, { signal, again }) =>
+      this.runner.make(await this.row(id), signal, again);
+    around.jobs.handle("batch", make, AT_ONCE);
   }
 
   /** What a request would make, before anything is made. */
@@ -62,7 +69,6 @@ export class Batches {
     const row: typeof batches.$inferInsert = {
       id: this.around.newId(),
       piece: pieceId,
-      state: "running",
       request: kept,
       variations: [...combine(combining)],
       document: piece,
@@ -70,16 +76,13 @@ export class Batches {
       places,
       created: this.around.now().toISOString(),
     };
-    await this.around.store.write((tx) => tx.insert(batches).values(row));
-    this.runner.run(await this.row(row.id));
+    const { store, jobs } = this.around;
+    await store.write(async (tx) => {
+      await tx.insert(batches).values(row);
+      await jobs.add(tx, "batch", row.id);
+    });
+    await jobs.next();
     return this.get(row.id);
-  }
-
-  /** Goes on with every batch that was running when the program ended. */
-  async resume(): Promise<void> {
-    const { read } = this.around.store;
-    const rows = await read.select().from(batches).where(eq(batches.state, "running"));
-    for (const row of rows) this.runner.run(row, true);
   }
 
   async get(id: string): Promise<BatchAnswer> {
@@ -97,13 +100,15 @@ export class Batches {
 
   /** Stops making more; what is finished stays. */
   async cancel(id: string): Promise<BatchAnswer> {
-    const row = await this.row(id);
-    if (row.state === "running") {
-      await this.around.store.write((tx) =>
-        tx.update(batches).set({ state: "cancelled" }).where(eq(batches.id, id)),
-      );
-      await this.runner.stop(id);
-    }
+    await this.row(id);
+    await this.around.jobs.cancel(id);
+    return this.get(id);
+  }
+
+  /** Goes on with one that was paused, cancelled or has failed; what is finished is not made again. */
+  async resume(id: string): Promise<BatchAnswer> {
+    await this.row(id);
+    await this.around.jobs.resume(id);
     return this.get(id);
   }
 
@@ -147,6 +152,11 @@ export class Batches {
     return { row, made };
   }
 
+  /** Whether a file that was made is still whole. */
+  isThere(row: BatchRow, output: typeof outputs.$inferSelect): Promise<boolean> {
+    return this.runner.isThere(row, output);
+  }
+
   outputPath(row: Pick<BatchRow, "id" | "request">, variation: number, placement: string): string {
     return outputPath(this.around.folder, row, variation, placement);
   }
@@ -163,13 +173,12 @@ export class Batches {
 
   async remove(id: string): Promise<void> {
     await this.cancel(id);
-    await this.around.store.write((tx) => tx.delete(batches).where(eq(batches.id, id)));
+    const { store, jobs } = this.around;
+    await store.write(async (tx) => {
+      await tx.delete(batches).where(eq(batches.id, id));
+      await jobs.remove(tx, id);
+    });
     await rm(within(this.around.folder, "batches", id), { recursive: true, force: true });
-  }
-
-  /** Waits until nothing is being made any more, without giving batches up: they go on at the next start. */
-  pause(): Promise<void> {
-    return this.runner.stopAll();
   }
 
   private async combining(piece: Piece, request: BatchRequest): Promise<Combining> {
@@ -186,17 +195,20 @@ export class Batches {
   }
 
   private async answer(row: BatchRow): Promise<BatchAnswer> {
-    const [counted] = await this.around.store.read
-      .select({ made: count() })
-      .from(outputs)
-      .where(eq(outputs.batch, row.id));
+    const { read } = this.around.store;
+    const [[counted], failed, jobs] = await Promise.all([
+      read.select({ made: count() }).from(outputs).where(eq(outputs.batch, row.id)),
+      read.select().from(failures).where(eq(failures.batch, row.id)),
+      this.around.jobs.facts([row.id]),
+    ]);
+    const { state, message = failed.at(-1)?.message } = jobs.get(row.id) ?? { state: "done" };
     const files = row.variations.length * row.request.placements.length;
     const made = counted?.made ?? 0;
     const secondsLeft = this.runner.secondsLeft(row.id, files - made);
     return {
       id: row.id,
       piece: row.piece,
-      state: row.state,
+      state,
       started: row.created,
       pairing: row.request.pairing,
       placements: row.request.placements,
@@ -205,9 +217,9 @@ export class Batches {
       variations: row.variations.length,
       files,
       made,
-      failed: row.failed,
+      failed: failed.length,
       ...(secondsLeft ? { secondsLeft } : {}),
-      ...(row.message ? { message: row.message } : {}),
+      ...(message ? { message } : {}),
     };
   }
 }

@@ -1,10 +1,11 @@
-import { rm } from "node:fs/promises";
 import { join } from "node:path";
 import { desc, eq } from "drizzle-orm";
 import {
   altText,
   type DeliveryAnswer,
   type DeliveryRequest,
+  type ImageFormat,
+  type JobFacts,
   type Manifest,
   type ManifestFile,
 } from "../../core/api";
@@ -14,9 +15,9 @@ import { knownPlacement, type Piece } from "../../core/piece";
 import type { Placement, PlacementLookup } from "../../core/placements";
 import { problem } from "../../core/problem";
 import { exists } from "../files/blobs";
-import { scratchIn } from "../files/scratch";
+import { withScratch } from "../files/scratch";
 import { within } from "../files/within";
-import { asProblem } from "../problems";
+import type { Make } from "../jobs/queue";
 import { ZipFile } from "../files/zip";
 import type { RenderResult } from "../render/task";
 import { deliveries } from "../store/tables";
@@ -25,6 +26,17 @@ import type { Library } from "./library";
 import type { Pieces } from "./pieces";
 import type { Placements } from "./placements";
 import type { Surroundings } from "./services";
+
+type DeliveryRow = typeof deliveries.$inferSelect;
+
+/** What a zip is filled with, and where what is made for it lies meanwhile. */
+interface Filling {
+  row: DeliveryRow;
+  crate: string;
+  items: Item[];
+  scratch: string;
+  signal: AbortSignal;
+}
 
 /** One file to hand over: made anew, or taken from a batch that made it the same way. */
 interface Item {
@@ -35,38 +47,39 @@ interface Item {
   ready?: { path: string; result: RenderResult };
 }
 
+/** So many zips are made at once; the others wait. */
+const AT_ONCE = 2;
+
 /** Zips of chosen sizes and variations, with a manifest. */
 export class Deliveries {
-  private ending = false;
-
   constructor(
     private readonly around: Surroundings,
     private readonly pieces: Pieces,
     private readonly library: Library,
     private readonly batches: Batches,
     private readonly placements: Placements,
-  ) {}
+  ) {
+    const make: Make = async (id, { signal }) => this.make(await this.row(id), signal);
+    around.jobs.handle("delivery", make, AT_ONCE);
+  }
 
   async start(pieceId: string, request: DeliveryRequest): Promise<DeliveryAnswer> {
     const { piece, crate } = await this.pieces.get(pieceId);
-    const namer = new Namer(request.pattern);
-    const lookup = await this.placements.lookup();
-    const items = [
-      ...(await this.ofPiece(piece, request, lookup)),
-      ...(await this.ofBatches(request, lookup)),
-    ];
+    // A pattern that cannot be read is said now.
+    new Namer(request.pattern);
+    const brand = await this.library.brand(piece.brand);
+    const items = await this.items(piece, brand, request, await this.placements.lookup());
     if (items.length === 0) throw problem("delivery-empty");
     const id = this.around.newId();
     const title = new Namer("{crate}_{piece}").name(
       { crate: crate.name, piece: piece.title, placement: "", variation: "", width: 0, height: 0 },
       "zip",
     );
-    const brand = await this.library.brand(piece.brand);
-    await this.around.store.write((tx) =>
-      tx.insert(deliveries).values({
+    const { store, jobs } = this.around;
+    await store.write(async (tx) => {
+      await tx.insert(deliveries).values({
         id,
         piece: pieceId,
-        state: "making",
         request,
         files: items.length,
         name: title,
@@ -74,39 +87,37 @@ export class Deliveries {
         brand,
         places: [...new Set(items.map(({ placement }) => placement))],
         created: this.around.now().toISOString(),
-      }),
-    );
-    void this.make(id, crate.name, piece, items, namer, request).catch((error: unknown) =>
-      this.fail(id, error),
-    );
+      });
+      await jobs.add(tx, "delivery", id);
+    });
+    await jobs.next();
     return this.get(id);
   }
 
-  /** What is being made is given up from now on, since the program ends; the next start says so. */
-  end(): void {
-    this.ending = true;
+  /** Stops making it; nothing of it is kept. */
+  async cancel(id: string): Promise<DeliveryAnswer> {
+    await this.row(id);
+    await this.around.jobs.cancel(id);
+    return this.get(id);
   }
 
-  /** A store that is full takes no note of it either; then the next start says that it was interrupted. */
-  private async fail(id: string, error: unknown): Promise<void> {
-    if (this.ending) return;
-    const { message } = asProblem(error);
-    await this.update(id, { state: "failed", message }).catch(() => undefined);
-  }
-
-  /** Deliveries cannot go on after a restart: their zip is written in one go. */
-  async failInterrupted(): Promise<void> {
-    const message = "The program ended while this was being made. Make it again.";
-    await this.around.store.write((tx) =>
-      tx.update(deliveries).set({ state: "failed", message }).where(eq(deliveries.state, "making")),
-    );
+  /** Makes one anew that was paused, cancelled or has failed, of the piece as it was then. */
+  async resume(id: string): Promise<DeliveryAnswer> {
+    await this.row(id);
+    await this.around.jobs.resume(id);
+    return this.get(id);
   }
 
   async get(id: string): Promise<DeliveryAnswer> {
+    const jobs = await this.around.jobs.facts([id]);
+    return answerOf(await this.row(id), jobs.get(id));
+  }
+
+  private async row(id: string): Promise<DeliveryRow> {
     const { read } = this.around.store;
     const [row] = await read.select().from(deliveries).where(eq(deliveries.id, id));
     if (!row) throw problem("not-found", { what: "delivery", id });
-    return answerOf(row);
+    return row;
   }
 
   async ofPieceId(piece: string): Promise<DeliveryAnswer[]> {
@@ -115,13 +126,14 @@ export class Deliveries {
       .from(deliveries)
       .where(eq(deliveries.piece, piece))
       .orderBy(desc(deliveries.created));
-    return rows.map(answerOf);
+    const jobs = await this.around.jobs.facts(rows.map(({ id }) => id));
+    return rows.map((row) => answerOf(row, jobs.get(row.id)));
   }
 
   async file(id: string): Promise<{ path: string; name: string }> {
     const { state, name } = await this.get(id);
     const path = this.path(id);
-    if (state !== "ready" || !(await exists(path))) {
+    if (state !== "done" || !(await exists(path))) {
       throw problem("not-found", { what: "finished delivery", id });
     }
     return { path, name };
@@ -131,13 +143,18 @@ export class Deliveries {
     return within(this.around.folder, "deliveries", `${id}.zip`);
   }
 
-  private async ofPiece(
+  private async items(
     piece: Piece,
-    { sizes }: DeliveryRequest,
+    brand: Brand,
+    request: DeliveryRequest,
     lookup: PlacementLookup,
   ): Promise<Item[]> {
-    const brand = await this.library.brand(piece.brand);
-    return sizes.map((id) => ({ piece, brand, placement: knownPlacement(piece, id, lookup) }));
+    const own = request.sizes.map((id) => ({
+      piece,
+      brand,
+      placement: knownPlacement(piece, id, lookup),
+    }));
+    return [...own, ...(await this.ofBatches(request, lookup))];
   }
 
   private async ofBatches(request: DeliveryRequest, lookup: PlacementLookup): Promise<Item[]> {
@@ -149,82 +166,82 @@ export class Deliveries {
       for (const output of made) {
         if (wanted && !wanted.has(output.variation)) continue;
         const path = this.batches.outputPath(row, output.variation, output.placement);
+        const ready = sameForm && (await this.batches.isThere(row, output));
         items.push({
           piece: applyVariation(row.document, row.variations[output.variation]!),
           brand: row.brand,
           placement: knownPlacement(row.document, output.placement, lookup),
           variation: variationName(output.variation, row.variations.length),
-          ...(sameForm ? { ready: { path, result: output } } : {}),
+          ...(ready ? { ready: { path, result: output } } : {}),
         });
       }
     }
     return items;
   }
 
-  private async make(
-    id: string,
-    crate: string,
-    piece: Piece,
-    items: Item[],
-    namer: Namer,
-    request: DeliveryRequest,
-  ): Promise<void> {
-    const scratch = await scratchIn(this.around.folder);
-    const zip = await ZipFile.create(this.path(id), this.around.now());
-    try {
-      const files: ManifestFile[] = [];
-      const making = items.map((item, index) =>
-        this.image(item, join(scratch, String(index)), request),
-      );
-      // Each is awaited in order below; this only keeps an early failure from being unhandled.
-      for (const promise of making) promise.catch(() => undefined);
-      for (const [index, item] of items.entries()) {
-        const { path, result } = await making[index]!;
-        const placement = item.placement.id;
-        const { width, height, bytes, sha256, findings } = result;
-        const parts = {
-          crate,
-          piece: item.piece.title,
-          placement,
-          variation: item.variation ?? "",
-          width,
-          height,
-        };
-        const file = namer.name(parts, request.format === "jpeg" ? "jpg" : request.format);
-        zip.add(file, path, false);
-        const variation = item.variation ? { variation: item.variation } : {};
-        const alt = altText(item.piece);
-        files.push({ file, placement, ...variation, width, height, bytes, sha256, alt, findings });
-        if (index % 10 === 9) await this.update(id, { made: index + 1 });
+  /** Nothing stands in its place before it is whole, and nothing is left of one that is given up. */
+  private async make(row: DeliveryRow, signal: AbortSignal): Promise<void> {
+    const { document: piece, brand, request } = row;
+    if (!piece || !brand) throw problem("delivery-empty");
+    // As it was when it was asked for; what has no place of its own there is a size of the piece.
+    const lookup = row.places
+      ? (id: string) => row.places!.find((place) => place.id === id)
+      : await this.placements.lookup();
+    const items = await this.items(piece, brand, request, lookup);
+    const { crate } = await this.pieces.get(row.piece);
+    await withScratch(this.around.folder, async (scratch) => {
+      const zip = await ZipFile.create(this.path(row.id), this.around.now());
+      try {
+        const bytes = await this.fill(zip, { row, crate: crate.name, items, scratch, signal });
+        await this.update(row.id, { made: items.length, bytes });
+      } finally {
+        await zip.discard();
       }
-      const manifest: Manifest = {
-        format: "zestcrate/manifest",
-        version: 1,
-        crate,
-        piece: piece.title,
-        brand: items[0]!.brand.name,
-        scale: request.scale,
-        files,
-      };
-      zip.add("manifest.json", Buffer.from(`${JSON.stringify(manifest, null, 2)}\n`), true);
-      const bytes = await zip.finish();
-      await this.update(id, { state: "ready", made: items.length, bytes });
-    } finally {
-      await rm(scratch, { recursive: true, force: true });
-      await zip.discard();
+    });
+  }
+
+  /** Answers the zip's length in bytes. */
+  private async fill(
+    zip: ZipFile,
+    { row, crate, items, scratch, signal }: Filling,
+  ): Promise<number> {
+    const { request } = row;
+    const namer = new Namer(request.pattern);
+    const files: ManifestFile[] = [];
+    const making = items.map((item, index) =>
+      this.image(item, join(scratch, String(index)), request, signal),
+    );
+    // Each is awaited in order below; this only keeps an early failure from being unhandled.
+    for (const promise of making) promise.catch(() => undefined);
+    for (const [index, item] of items.entries()) {
+      const { path, result } = await making[index]!;
+      const file = fileOf(namer, crate, item, result, request.format);
+      zip.add(file.file, path, false);
+      files.push(file);
+      if (index % 10 === 9) await this.update(row.id, { made: index + 1 });
     }
+    const manifest: Manifest = {
+      format: "zestcrate/manifest",
+      version: 1,
+      crate,
+      piece: items[0]!.piece.title,
+      brand: items[0]!.brand.name,
+      scale: request.scale,
+      files,
+    };
+    zip.add("manifest.json", Buffer.from(`${JSON.stringify(manifest, null, 2)}\n`), true);
+    return zip.finish();
   }
 
   private async image(
     { piece, brand, placement, ready }: Item,
     path: string,
     { format, scale }: DeliveryRequest,
+    signal: AbortSignal,
   ): Promise<{ path: string; result: RenderResult }> {
-    if (ready && (await exists(ready.path))) return ready;
-    return {
-      path,
-      result: await this.around.pool.run({ piece, brand, placement, format, scale, path }),
-    };
+    if (ready) return ready;
+    const task = { piece, brand, placement, format, scale, path };
+    return { path, result: await this.around.pool.run(task, signal) };
   }
 
   private async update(id: string, change: Partial<typeof deliveries.$inferInsert>): Promise<void> {
@@ -234,7 +251,20 @@ export class Deliveries {
   }
 }
 
-function answerOf(row: typeof deliveries.$inferSelect): DeliveryAnswer {
-  const { id, piece, state, made, files, bytes, name, created, message } = row;
-  return { id, piece, state, made, files, bytes, name, created, ...(message ? { message } : {}) };
+function fileOf(
+  namer: Namer,
+  crate: string,
+  { piece, placement: { id: placement }, variation }: Item,
+  { width, height, bytes, sha256, findings }: RenderResult,
+  format: ImageFormat,
+): ManifestFile {
+  const parts = { crate, piece: piece.title, placement, variation: variation ?? "", width, height };
+  const file = namer.name(parts, format === "jpeg" ? "jpg" : format);
+  const which = variation ? { variation } : {};
+  return { file, placement, ...which, width, height, bytes, sha256, alt: altText(piece), findings };
+}
+
+function answerOf(row: DeliveryRow, job: JobFacts | undefined): DeliveryAnswer {
+  const { id, piece, made, files, bytes, name, created } = row;
+  return { id, piece, ...(job ?? { state: "failed" }), made, files, bytes, name, created };
 }

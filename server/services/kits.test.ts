@@ -86,11 +86,11 @@ describe("brand kits", () => {
       sizes: ["story"],
     });
     let { state } = body;
-    while (state === "making") {
+    while (state === "queued" || state === "running") {
       await setTimeout(20);
       ({ state } = (await server.ask("GET", `/api/deliveries/${body.id}`)).body);
     }
-    expect(state).to.equal("ready");
+    expect(state).to.equal("done");
     const list = async (): Promise<OutdatedList["outdated"]> =>
       (await server.ask("GET", "/api/brands/quillmere/outdated")).body.outdated;
     expect(await list()).to.deep.equal([]);
@@ -108,7 +108,7 @@ describe("brand kits", () => {
     });
     await until(
       async () => (await server.ask("GET", `/api/deliveries/${body.id}`)).body.state,
-      (state) => state === "ready",
+      (state) => state === "done",
     );
     const why = async () => {
       const { outdated } = (await server.ask("GET", "/api/brands/quillmere/outdated"))

@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, inArray, max, ne } from "drizzle-orm";
+import { and, asc, desc, eq, getTableColumns, inArray, max, ne } from "drizzle-orm";
 import type { BrandVersion, DressAnswer, OutdatedList, SpreadPinning } from "../../core/api";
 import { Brand, brandFiles } from "../../core/brand";
 import { sameSpread } from "../../core/colour";
@@ -6,7 +6,7 @@ import { compareBrands, makeBrand, outdated, type NewBrand } from "../../core/ki
 import { placementOf } from "../../core/piece";
 import { problem } from "../../core/problem";
 import type { Transaction } from "../store/database";
-import { batches, brands, brandVersions, crates, deliveries, pieces } from "../store/tables";
+import { batches, brands, brandVersions, crates, deliveries, jobs, pieces } from "../store/tables";
 import type { Library } from "./library";
 import { lockOf, opens } from "./lock";
 import type { Pieces } from "./pieces";
@@ -151,9 +151,10 @@ export class Kits {
     const of = [...wearing.keys()];
     const [delivered, made] = await Promise.all([
       read
-        .select()
+        .select(getTableColumns(deliveries))
         .from(deliveries)
-        .where(and(inArray(deliveries.piece, of), eq(deliveries.state, "ready")))
+        .innerJoin(jobs, eq(jobs.id, deliveries.id))
+        .where(and(inArray(deliveries.piece, of), eq(jobs.state, "done")))
         .orderBy(desc(deliveries.created)),
       read.select().from(batches).where(inArray(batches.piece, of)).orderBy(desc(batches.created)),
     ]);

@@ -1,6 +1,8 @@
 import type { Blobs } from "../files/blobs";
 import type { FaceFinder } from "../faces/pool";
 import type { FileSource } from "../files/source";
+import type { JobKind } from "../jobs/jobs";
+import type { JobQueue } from "../jobs/queue";
 import type { Reader } from "../imports/reader";
 import type { RenderPool } from "../render/pool";
 import type { Store } from "../store/database";
@@ -14,6 +16,7 @@ export interface Surroundings {
   pool: RenderPool;
   faces: FaceFinder;
   reader: Reader;
+  jobs: JobQueue<JobKind>;
   /** The folder for what batches and deliveries make. */
   folder: string;
   now: () => Date;

@@ -8,7 +8,7 @@ import {
   text,
   unique,
 } from "drizzle-orm/sqlite-core";
-import type { BatchRequest, DeliveryRequest } from "../../core/api";
+import type { BatchRequest, DeliveryRequest, JobState } from "../../core/api";
 import type { Variation } from "../../core/batch";
 import type { ZodType } from "zod";
 import { Brand } from "../../core/brand";
@@ -113,15 +113,12 @@ export const batches = sqliteTable(
     piece: text("piece")
       .notNull()
       .references(() => pieces.id, { onDelete: "cascade" }),
-    state: text("state", { enum: ["running", "done", "cancelled", "failed"] }).notNull(),
     request: text("request", { mode: "json" }).$type<Omit<BatchRequest, "table">>().notNull(),
     variations: text("variations", { mode: "json" }).$type<Variation[]>().notNull(),
     document: text("document", { mode: "json" }).$type<Piece>().notNull(),
     brand: document("brand", Brand).notNull(),
     /** The placements as they were; null for what was made before they were kept. */
     places: text("places", { mode: "json" }).$type<Placement[]>(),
-    failed: integer("failed").notNull().default(0),
-    message: text("message"),
     created: created(),
   },
   (table) => [index("batches_by_piece").on(table.piece)],
@@ -145,6 +142,36 @@ export const outputs = sqliteTable(
   (table) => [primaryKey({ columns: [table.batch, table.variation, table.placement] })],
 );
 
+/** A file of a batch that could not be made, and why. */
+export const failures = sqliteTable(
+  "failures",
+  {
+    batch: text("batch")
+      .notNull()
+      .references(() => batches.id, { onDelete: "cascade" }),
+    variation: integer("variation").notNull(),
+    placement: text("placement").notNull(),
+    message: text("message").notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.batch, table.variation, table.placement] })],
+);
+
+/** What is made in the background; a job has the id of the batch or delivery that it makes. */
+export const jobs = sqliteTable(
+  "jobs",
+  {
+    id: text("id").primaryKey(),
+    kind: text("kind", { enum: ["batch", "delivery"] }).notNull(),
+    state: text("state").$type<JobState>().notNull(),
+    /** How often it was begun, and how often in a row it has failed without a reason. */
+    runs: integer("runs").notNull().default(0),
+    tries: integer("tries").notNull().default(0),
+    message: text("message"),
+    created: created(),
+  },
+  (table) => [index("jobs_by_state").on(table.state)],
+);
+
 export const deliveries = sqliteTable(
   "deliveries",
   {
@@ -152,13 +179,11 @@ export const deliveries = sqliteTable(
     piece: text("piece")
       .notNull()
       .references(() => pieces.id, { onDelete: "cascade" }),
-    state: text("state", { enum: ["making", "ready", "failed"] }).notNull(),
     request: text("request", { mode: "json" }).$type<DeliveryRequest>().notNull(),
     made: integer("made").notNull().default(0),
     files: integer("files").notNull(),
     bytes: integer("bytes").notNull().default(0),
     name: text("name").notNull(),
-    message: text("message"),
     /** The piece and its brand as they were; null for what was made before they were kept. */
     document: document("document", Piece),
     brand: document("brand", Brand),

@@ -3,7 +3,12 @@ import { chmod, mkdir, mkdtemp, readdir, rm, stat, writeFile } from "node:fs/pro
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { expect } from "chai";
-import type { BatchAnswer, PieceAnswer, VariationAnswer } from "../../core/api";
+import {
+  isUnderWay,
+  type BatchAnswer,
+  type PieceAnswer,
+  type VariationAnswer,
+} from "../../core/api";
 import { freePort, Program } from "../support/browser";
 import { root } from "../support/demo";
 
@@ -37,7 +42,7 @@ describe("the program", () => {
     const { piece } = await program.ask<PieceAnswer>("/api/pieces/opening-announcement");
     expect(piece.message.headline).to.deep.include({ text: "Saved to the last" });
     let state = await progress();
-    while (state.state === "running") {
+    while (isUnderWay(state.state)) {
       await new Promise((resolve) => setTimeout(resolve, 100));
       state = await progress();
     }

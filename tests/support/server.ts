@@ -8,6 +8,8 @@ import { loadDemo } from "../../server/demo";
 import { Blobs } from "../../server/files/blobs";
 import { WithShipped } from "../../server/files/shipped";
 import { NO_FACES, type FaceFinder } from "../../server/faces/pool";
+import { freeIn } from "../../server/files/scratch";
+import { Jobs } from "../../server/jobs/jobs";
 import { unzipTo } from "../../server/files/unzip";
 import { BUNDLE_LIMITS, readBundle, type Bundle } from "../../server/imports/bundle";
 import { readerHere } from "../../server/imports/reader";
@@ -49,15 +51,17 @@ export async function testServer(
   );
   let ids = 0;
   let time = Date.now();
+  const now = () => new Date((time += 10));
   const services = makeServices({
     store,
     pool,
     faces,
     reader: readerHere,
+    jobs: new Jobs(store, now, () => freeIn(data)),
     folder: data,
     blobs: stored,
     files: new WithShipped(fontFolder, stored),
-    now: () => new Date((time += 10)),
+    now,
     newId: () => `id-${process.pid}-${Date.now()}-${ids++}`,
   });
   await loadDemo(services, demoFolder);
@@ -78,7 +82,7 @@ export async function testServer(
     },
     async close() {
       await app.close();
-      await services.batches.pause();
+      await services.around.jobs.close();
       await pool.close();
       await store.close();
       if (!folder) await rm(data, { recursive: true, force: true });

@@ -152,10 +152,14 @@ export const api = {
     post(BatchAnswer, `/api/pieces/${piece}/batches`, request),
   batches: (piece: string) => get(BatchList, `/api/pieces/${piece}/batches`),
   batch: (id: string) => get(BatchAnswer, `/api/batches/${id}`),
-  cancelBatch: (id: string) => post(BatchAnswer, `/api/batches/${id}/cancel`),
+  /** Stops a batch, or goes on with it. */
+  turnBatch: (id: string, to: "cancel" | "resume") => post(BatchAnswer, `/api/batches/${id}/${to}`),
   variations: (id: string, from: number, to: number) =>
     get(VariationList, `/api/batches/${id}/variations?from=${from}&to=${to}`),
   deliver: (piece: string, request: DeliveryRequest) =>
     post(DeliveryAnswer, `/api/pieces/${piece}/deliveries`, request),
+  /** Stops a delivery, or makes it anew. */
+  turnDelivery: (id: string, to: "cancel" | "resume") =>
+    post(DeliveryAnswer, `/api/deliveries/${id}/${to}`),
   deliveries: (piece: string) => get(DeliveryList, `/api/pieces/${piece}/deliveries`),
 };

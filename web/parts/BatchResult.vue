@@ -1,12 +1,15 @@
 <script setup lang="ts">
+import { NButton } from "naive-ui";
 import { computed, ref, shallowRef, watch } from "vue";
 import type { BatchAnswer, VariationAnswer } from "../../core/api";
 import { api } from "../api/client";
+import { counted } from "./counted";
+import { JOB_STATES, jobTurn } from "./job-states";
 import { usePiece } from "../stores/piece";
 
 /** One batch: how far it is, and its variations side by side as they are made. */
 const props = defineProps<{ batch: BatchAnswer }>();
-const emit = defineEmits<{ cancel: [] }>();
+const emit = defineEmits<{ turn: [to: "cancel" | "resume"] }>();
 
 const open = usePiece();
 const PAGE = 48;
@@ -28,12 +31,7 @@ const started = computed(() =>
     timeStyle: "short",
   }),
 );
-const states = {
-  running: "being made",
-  done: "done",
-  cancelled: "cancelled",
-  failed: "failed",
-} as const;
+const turn = computed(() => jobTurn(props.batch.state));
 const left = computed(() => {
   const seconds = props.batch.secondsLeft;
   if (seconds === undefined || props.batch.state !== "running") return "";
@@ -58,15 +56,15 @@ const wordsOf = (variation: VariationAnswer): string => Object.values(variation.
 <template>
   <section class="result" :aria-label="`Batch of ${started}`">
     <header>
-      <h3>{{ batch.variations }} variations, {{ states[batch.state] }}</h3>
+      <h3>{{ batch.variations }} variations, {{ JOB_STATES[batch.state] }}</h3>
       <span class="quiet small">{{ started }}</span>
       <span class="space"></span>
       <span class="number small" role="status"
         >{{ batch.made }} of {{ batch.files }} files {{ left }}</span
       >
-      <button v-if="batch.state === 'running'" class="button" @click="emit('cancel')">
-        Cancel
-      </button>
+      <NButton v-if="turn" size="small" @click="emit('turn', turn)">{{
+        turn === "cancel" ? "Cancel" : "Go on"
+      }}</NButton>
     </header>
     <div
       v-if="batch.state === 'running'"
@@ -80,8 +78,10 @@ const wordsOf = (variation: VariationAnswer): string => Object.values(variation.
       <i :style="{ width: `${share}%` }"></i>
     </div>
     <p v-if="batch.failed" class="small failed">
-      {{ batch.failed }} files could not be made. {{ batch.message }} The others are finished.
+      {{ counted(batch.failed, "file") }} could not be made. {{ batch.message }} The others are
+      finished.
     </p>
+    <p v-else-if="batch.message" class="small failed">{{ batch.message }}</p>
     <div v-if="batch.placements.length > 1" class="tabs" role="group" aria-label="Size shown">
       <button
         v-for="id in batch.placements"

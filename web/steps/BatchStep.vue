@@ -22,7 +22,7 @@ onMounted(() => void batch.refresh());
         v-for="one in batch.batches"
         :key="one.id"
         :batch="one"
-        @cancel="batch.cancel(one.id)"
+        @turn="batch.turn(one.id, $event)"
       />
     </section>
   </div>

@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { Download } from "@lucide/vue";
+import { NButton } from "naive-ui";
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from "vue";
-import type { DeliveryAnswer, ImageFormat } from "../../core/api";
+import { isUnderWay, type DeliveryAnswer, type ImageFormat } from "../../core/api";
 import { DEFAULT_PATTERN } from "../../core/batch";
 import { api } from "../api/client";
 import { counted } from "../parts/counted";
 import FileFields from "../parts/FileFields.vue";
+import { JOB_STATES, jobTurn } from "../parts/job-states";
 import InLedger from "../parts/InLedger.vue";
 import OutdatedList from "../parts/OutdatedList.vue";
 import GraphicTile from "../parts/GraphicTile.vue";
@@ -57,8 +59,8 @@ async function refresh(): Promise<void> {
   if (!open.piece) return;
   const answer = await api.deliveries(open.piece.id).catch(() => undefined);
   if (answer) deliveries.value = answer.deliveries;
-  const making = deliveries.value.some((delivery) => delivery.state === "making");
-  if (making) timer = setTimeout(() => void refresh(), 400);
+  const more = deliveries.value.some(({ state }) => isUnderWay(state));
+  if (more) timer = setTimeout(() => void refresh(), 400);
 }
 
 async function make(): Promise<void> {
@@ -81,10 +83,16 @@ async function make(): Promise<void> {
 const bytes = (value: number): string =>
   value > 1e6 ? `${(value / 1e6).toFixed(1)} MB` : `${Math.ceil(value / 1e3)} kB`;
 function factsOf({ state, made, files, bytes: size, created }: DeliveryAnswer): string {
-  if (state === "making") return `${made} of ${files} files made …`;
-  return [counted(files, "file"), ...(state === "ready" ? [bytes(size)] : []), time(created)].join(
-    ", ",
-  );
+  if (state === "running") return `${made} of ${files} files made …`;
+  const facts = [counted(files, "file"), time(created)];
+  if (state === "done") facts.splice(1, 0, bytes(size));
+  else facts.push(JOB_STATES[state]);
+  return facts.join(", ");
+}
+
+async function turn(id: string, to: "cancel" | "resume"): Promise<void> {
+  await api.turnDelivery(id, to).catch(toasts.fail);
+  await refresh();
 }
 
 const time = (value: string): string =>
@@ -145,14 +153,19 @@ const time = (value: string): string =>
           <p class="file">{{ delivery.name }}</p>
           <p class="quiet small number">{{ factsOf(delivery) }}</p>
           <a
-            v-if="delivery.state === 'ready'"
+            v-if="delivery.state === 'done'"
             class="button"
             :href="`/api/deliveries/${delivery.id}/file`"
             download
           >
             <Download :size="16" aria-hidden="true" /> Download
           </a>
-          <p v-else-if="delivery.state === 'failed'" class="failed small">{{ delivery.message }}</p>
+          <template v-else>
+            <p v-if="delivery.message" class="failed small">{{ delivery.message }}</p>
+            <NButton size="small" @click="turn(delivery.id, jobTurn(delivery.state) ?? 'resume')">{{
+              jobTurn(delivery.state) === "cancel" ? "Cancel" : "Make it again"
+            }}</NButton>
+          </template>
         </div>
       </section>
     </InLedger>

@@ -1,17 +1,25 @@
 import { watchDebounced } from "@vueuse/core";
 import { defineStore } from "pinia";
 import { computed, ref, shallowRef, watch } from "vue";
-import type { BatchAnswer, BatchPlan, BatchRequest, ImageFormat } from "../../core/api";
+import {
+  isUnderWay,
+  type BatchAnswer,
+  type BatchPlan,
+  type BatchRequest,
+  type ImageFormat,
+} from "../../core/api";
 import { tableOfAlternatives, type Pairing, type Table, type TableNote } from "../../core/batch";
 import { isPicture } from "../../core/piece";
 import { api } from "../api/client";
 import { usePiece } from "./piece";
+import { useToasts } from "./toasts";
 
 const ASK_EVERY = 400;
 
 /** The batch that is being set up for the open piece, what it would make, and the batches made before. */
 export const useBatch = defineStore("batch", () => {
   const open = usePiece();
+  const toasts = useToasts();
   const table = shallowRef<Table>();
   const tableNotes = shallowRef<TableNote[]>([]);
   const pairing = ref<Pairing>("in-step");
@@ -116,12 +124,12 @@ export const useBatch = defineStore("batch", () => {
     const answer = await api.batches(id).catch(() => undefined);
     if (open.piece?.id !== id) return;
     if (answer) batches.value = answer.batches;
-    const running = batches.value.some((batch) => batch.state === "running");
-    if (running) timer = setTimeout(() => void refresh(), ASK_EVERY);
+    const more = batches.value.some(({ state }) => isUnderWay(state));
+    if (more) timer = setTimeout(() => void refresh(), ASK_EVERY);
   }
 
-  async function cancel(id: string): Promise<void> {
-    await api.cancelBatch(id);
+  async function turn(id: string, to: "cancel" | "resume"): Promise<void> {
+    await api.turnBatch(id, to).catch(toasts.fail);
     await refresh();
   }
 
@@ -142,6 +150,6 @@ export const useBatch = defineStore("batch", () => {
     clear,
     start,
     refresh,
-    cancel,
+    turn,
   };
 });

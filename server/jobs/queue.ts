@@ -1,0 +1,26 @@
+import type { JobFacts } from "../../core/api";
+import type { Transaction } from "../store/database";
+
+/** Makes what a job is for. `again`: it was begun before, and what is there of it need not be made anew. */
+export type Make = (id: string, about: { signal: AbortSignal; again: boolean }) => Promise<void>;
+
+/** Free bytes. */
+export type Room = () => Promise<number>;
+
+/**
+ * What the services ask of a queue, so that another can take the place of the one in the database. A job has the id of what
+ * it makes, and one life: queued, running, paused for want of room, then done, failed or cancelled.
+ */
+export interface JobQueue<Kind extends string> {
+  /** How jobs of a kind are made, and how many at once. */
+  handle(kind: Kind, make: Make, atOnce: number): void;
+  /** Adds a job together with what it is for; it begins when `next` is called. */
+  add(tx: Transaction, kind: Kind, id: string): Promise<void>;
+  next(): Promise<void>;
+  facts(ids: readonly string[]): Promise<Map<string, JobFacts>>;
+  cancel(id: string): Promise<void>;
+  resume(id: string): Promise<void>;
+  remove(tx: Transaction, id: string): Promise<void>;
+  recover(): Promise<void>;
+  close(): Promise<void>;
+}
