@@ -1,6 +1,7 @@
 import { launch, Program } from "../tests/support/browser";
 import { benchBatch } from "./batch";
 import { benchKit } from "./kit";
+import { benchMemory } from "./memory";
 import { benchPixels } from "./pixels";
 import { benchRefit } from "./refit";
 import { benchKeystroke } from "./keystroke";
@@ -14,6 +15,7 @@ const benches = {
   batch: benchBatch,
   kit: benchKit,
   refit: benchRefit,
+  memory: benchMemory,
   pixels: benchPixels,
   subjects: benchSubjects,
   templates: benchTemplates,

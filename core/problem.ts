@@ -11,12 +11,23 @@ const problems = {
   "not-found": {
     status: 404,
     say: (p: { what: string; id: string }) =>
-      `There is no ${p.what} “${p.id}”. It may have been deleted; go back to the crates and open it from there.`,
+      `There is no ${p.what} “${p.id}”: it may have been deleted, or be called otherwise. Nothing was changed; choose one of those that are there.`,
   },
   "placement-unknown": {
     status: 400,
     say: (p: { placement: string }) =>
       `There is no placement “${p.placement}”. Nothing was changed; pick one of those listed at /api/placements.`,
+  },
+  "size-too-large": {
+    status: 400,
+    say: (p: {
+      name: string;
+      width: number;
+      height: number;
+      scale: number;
+      most: { width: number; height: number };
+    }) =>
+      `${p.name} would be ${p.width * p.scale} × ${p.height * p.scale} px, more than can be painted here. Nothing was changed; the largest of its shape is ${p.most.width} × ${p.most.height} px, which a printer enlarges without loss that anybody sees.`,
   },
   "placement-in-use": {
     status: 409,
@@ -199,6 +210,16 @@ const problems = {
   "batch-empty": {
     status: 400,
     say: () => "That makes no file. Choose at least one row and one size.",
+  },
+  "backup-nothing": {
+    status: 400,
+    say: (p: { folder: string }) =>
+      `There is no data in ${p.folder}, so there is nothing to back up. Name the folder that the program works in: --data FOLDER`,
+  },
+  "backup-unfit": {
+    status: 400,
+    say: (p: { name: string; why: string }) =>
+      `${p.name} is no whole backup: ${p.why}. Nothing was replaced; what you have is as it was. Take another backup.`,
   },
   "job-ends-program": {
     status: 500,

@@ -12,6 +12,7 @@ import {
 import { Problem, problem } from "../core/problem";
 import { asProblem } from "./problems";
 import { mendBody } from "./routes/body";
+import { addBackupRoutes } from "./routes/backup";
 import { addBatchRoutes } from "./routes/batches";
 import { addBrandRoutes } from "./routes/brands";
 import { addDeliveryRoutes } from "./routes/deliveries";
@@ -128,6 +129,7 @@ export async function makeApp(services: Services, web?: string): Promise<App> {
     addSpecimenRoutes(routes, services);
     addBatchRoutes(routes, services);
     addDeliveryRoutes(routes, services);
+    addBackupRoutes(routes, services);
     addSchemaRoutes(routes);
     routes.get("/api/openapi.json", { schema: { hide: true } }, () => app.swagger());
   });

@@ -5,6 +5,7 @@ import { join } from "node:path";
 import { Problem, problem } from "../core/problem";
 import { makeApp, makeServices } from "./app";
 import { loadDemo } from "./demo";
+import { takeRestored } from "./backup/restore";
 import { FacePool, NO_FACES } from "./faces/pool";
 import { Blobs } from "./files/blobs";
 import { WithShipped } from "./files/shipped";
@@ -27,11 +28,17 @@ async function start(): Promise<void> {
   await mkdir(folder, { recursive: true });
   await claimable(port);
   const owner = await ownFolder(folder);
+  const replaced = await takeRestored(folder, now());
+  if (replaced) say(`Restored the backup. What was there before lies in ${replaced}.`);
   await sweep(folder);
   const database = join(folder, "zest.db");
   if (!process.env.ZEST_DATABASE) await refuseEmpty(database);
   const url = process.env.ZEST_DATABASE ?? `file:${database}`;
   const store = await Store.open(url, join(root, "server/store/migrations"));
+  for (const { table, id, why } of store.aside)
+    say(
+      `“${id}” of ${table} cannot be read (${why}) and was set aside as it is; all else is there.`,
+    );
   const blobs = join(folder, "files");
   const fonts = join(root, "fonts");
   const pool = new RenderPool(

@@ -1,3 +1,4 @@
+import { same } from "../same";
 import { logoName, type Brand, type BrandColour, type Logo, type Typeface } from "../brand";
 
 /** What is different in a kit, one sentence for each thing, for the list of its versions. */
@@ -12,8 +13,6 @@ export function compareBrands(before: Brand, after: Brand): string[] {
     ...(same(before.spreads, after.spreads) ? [] : ["Other pinned spreads"]),
   ];
 }
-
-const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
 function compareColours(before: BrandColour[], after: BrandColour[]): string[] {
   const old = new Map(before.map((colour) => [colour.id, colour]));

@@ -1,6 +1,7 @@
 import type { Brand } from "../brand";
 import type { Piece } from "../piece";
 import type { Placement } from "../placements";
+import { same } from "../same";
 import { compareBrands, looksOther } from "./compare";
 
 /** A piece, its brand and where it goes, as they were when something was made of them or as they are. */
@@ -15,15 +16,23 @@ export function outdated(then: State, now: State): string[] {
   if (then.brand.id !== now.brand.id) return [`It wears ${now.brand.name} now`];
   return [
     ...(looksOther(then.brand, now.brand) ? compareBrands(then.brand, now.brand) : []),
-    ...(shows(then.piece) === shows(now.piece) ? [] : ["The piece was changed"]),
+    ...(same(shown(then.piece, then), shown(now.piece, then)) ? [] : ["The piece was changed"]),
     ...correctedOf(then, now),
   ];
 }
 
-/** All that a piece's graphics depend on; its name and its list of sizes are not among it. */
-function shows({ message, arrangement, spread, sizes, language }: Piece): string {
-  const changes = sizes.filter((size) => Object.keys(size.changes).length > 0);
-  return JSON.stringify([message, arrangement, spread, changes, language]);
+/**
+ * All that a piece's graphics depend on in the sizes that were made; its name and its list of sizes are not among it, but
+ * what those sizes have of their own is: local changes, and a layout that was picked.
+ */
+function shown(piece: Piece, { places }: State): unknown {
+  const { message, arrangement, spread, sizes, language, without, frame, lead } = piece;
+  const made = places && new Set(places.map(({ id }) => id));
+  const own = sizes.flatMap(({ placement, layout, changes }) => {
+    const has = layout !== undefined || Object.keys(changes).length > 0;
+    return has && (made?.has(placement) ?? true) ? [{ placement, layout, changes }] : [];
+  });
+  return { message, arrangement, spread, own, language, without, frame, lead };
 }
 
 /** Placements whose facts are others now. One that is not there any more is not held against what was made for it. */

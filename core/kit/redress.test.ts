@@ -1,6 +1,7 @@
 import { expect } from "chai";
 import { demoBrand, demoPiece } from "../../tests/support/demo";
 import { applyEdit, invertEdit, type Piece } from "../piece";
+import { placementById } from "../placements";
 import { outdated, redress } from "./index";
 
 const quillmere = demoBrand("quillmere");
@@ -61,5 +62,20 @@ describe("what was exported", () => {
       "The piece was changed",
     ]);
     expect(outdated(then, { piece: boats, brand: saltlight })[0]).to.contain("wears Saltlight");
+  });
+
+  it("is out of date when another layout was picked for a size that was made", () => {
+    const { placement } = boats.sizes[1]!;
+    const picked = {
+      ...boats,
+      sizes: boats.sizes.map((size) =>
+        size.placement === placement ? { ...size, layout: "band" } : size,
+      ),
+    };
+    const now = { piece: picked, brand: quillmere };
+    expect(outdated(then, now)).to.deep.equal(["The piece was changed"]);
+    const made = (id: string) => ({ ...then, places: [placementById(id)] });
+    expect(outdated(made(placement), now)).to.have.lengthOf(1);
+    expect(outdated(made(boats.sizes[2]!.placement), now)).to.deep.equal([]);
   });
 });

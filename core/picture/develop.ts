@@ -52,9 +52,18 @@ export function develop(picture: Whole, shown: Shown, scale: number): Developing
     level,
     at,
     from: (copy) => {
-      const pixels = sample(copy, { ...view, crop }, at.width, at.height);
-      adjust(pixels, shown.adjust, scale);
+      const part = partOf(at);
+      const [wide, high] = [Math.round(at.width * part), Math.round(at.height * part)];
+      const pixels = sample(copy, { ...view, crop }, wide, high);
+      adjust(pixels, shown.adjust, scale * part);
       return pixels;
     },
   };
 }
+
+/** Hardly a photograph has more pixels to show; on a sheet that is larger, its own are enlarged where they are painted. */
+const MOST_PIXELS = 16_000_000;
+
+/** How much of its width and height on the output a picture is developed with. */
+const partOf = ({ width, height }: Box): number =>
+  Math.min(1, Math.sqrt(MOST_PIXELS / (width * height)));

@@ -20,3 +20,4 @@ export {
   outside,
   safeArea,
 } from "./safe";
+export { MOST_PIXELS, refuseUnpaintable } from "./paintable";

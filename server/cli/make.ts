@@ -15,8 +15,8 @@ import {
 } from "../../core/batch";
 import type { Brand } from "../../core/brand";
 import type { Piece } from "../../core/piece";
-import type { Placement } from "../../core/placements";
 import { reportOf, toAct } from "../../core/preflight";
+import { refuseUnpaintable, type Placement } from "../../core/placements";
 import { problem } from "../../core/problem";
 import { FolderFiles } from "../files/folders";
 import { fileId } from "../files/hash";
@@ -36,6 +36,8 @@ export interface Outcome {
 export async function make(options: Options, shipped: Shipped): Promise<Outcome> {
   const { piece, brand, known, folders } = await openPiece(options, shipped);
   const placements = placementsOf(options.placements, piece, known);
+  if (!options.layoutOnly && options.format !== "svg")
+    for (const placement of placements) refuseUnpaintable(placement, options.scale);
   const files = new FolderFiles(folders);
   const { variations, notes } = await variationsOf(options, piece, files);
   const batch = new Making(

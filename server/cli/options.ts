@@ -6,8 +6,12 @@ import { Pairing } from "../../core/batch";
 export const USAGE = `Usage: npm run zest -- make PIECE.json [options] --out DIR
        npm run zest -- begin MESSAGE.txt --brand KIT.json [--pictures DIR] [--template ID | --best 6] --out DIR
        npm run zest -- sheet PIECE.json [--brand KIT.json] [--placements a,b | all] --out FILE.png|FILE.pdf
+       npm run zest -- backup FILE.zip [--data FOLDER]
+       npm run zest -- restore FILE.zip [--data FOLDER]
 
 make writes the sizes of a piece; begin begins pieces with a typed message, best first; sheet puts all sizes on one page.
+backup writes all that a data folder holds, also while the program is at work in it; restore puts that in the place of what
+is there, which is kept beside it.
 
   --brand KIT.json        the brand kit; else the one that the piece names, looked for near it
   --placements a,b | all  which sizes; else the piece's own
@@ -23,6 +27,7 @@ make writes the sizes of a piece; begin begins pieces with a typed message, best
   --pictures DIR          begin: pictures that go with the message, in the order of their names
   --template ID           begin: with this template only
   --best N                begin: how many of the best, 1 to 44; default 6
+  --data FOLDER           backup, restore: the data folder; default data
 
 Exit status: 0 all made, 1 bad input, 2 made, but some sizes have a must-fix finding.`;
 
@@ -66,13 +71,21 @@ export type BeginOptions = z.infer<typeof BeginOptions>;
 export type Command =
   | { command: "make"; options: Options }
   | { command: "sheet"; options: SheetOptions }
-  | { command: "begin"; options: BeginOptions };
+  | { command: "begin"; options: BeginOptions }
+  | { command: "backup" | "restore"; options: BackupOptions };
+
+export interface BackupOptions {
+  file: string;
+  data?: string | undefined;
+}
 
 /** Throws a UsageError that names what is wrong. */
 export function readCommand(argv: string[]): Command {
   const { values, positionals } = parse(argv);
   const [command, document, ...rest] = positionals;
   if (document === undefined || rest.length > 0) throw new UsageError(USAGE);
+  if (command === "backup" || command === "restore")
+    return { command, options: { file: document, data: values.data } };
   if (values.out === undefined) throw new UsageError("--out: say where the files go");
   switch (command) {
     case "make":
@@ -141,6 +154,7 @@ function parse(argv: string[]) {
         pictures: { type: "string" },
         template: { type: "string" },
         best: { type: "string" },
+        data: { type: "string" },
         out: { type: "string" },
       },
     });

@@ -1,6 +1,7 @@
-import { join } from "node:path";
+import { join, resolve } from "node:path";
 import { Problem } from "../../core/problem";
 import { FacePool, NO_FACES } from "../faces/pool";
+import { backup, restore } from "./backup";
 import { begin } from "./begin";
 import { make } from "./make";
 import { readCommand, UsageError, type Options } from "./options";
@@ -25,6 +26,19 @@ async function run(): Promise<number> {
       for (const name of names) console.log(`  ${name}`);
       return 0;
     }
+    case "backup": {
+      const { file, data } = read.options;
+      const size = await backup(folderOf(data), file);
+      console.log(`Wrote ${file}, ${(size / 1e6).toFixed(1)} MB.`);
+      return 0;
+    }
+    case "restore": {
+      const { file, data } = read.options;
+      const replaced = await restore(folderOf(data), file, root);
+      const before = replaced ? ` What was there before lies in ${replaced}.` : "";
+      console.log(`Restored ${file} to ${folderOf(data)}.${before}`);
+      return 0;
+    }
     case "sheet": {
       const date = new Intl.DateTimeFormat("en-GB", { dateStyle: "long" }).format(new Date());
       const count = await sheet(read.options, shipped, date);
@@ -33,6 +47,9 @@ async function run(): Promise<number> {
     }
   }
 }
+
+const folderOf = (data: string | undefined): string =>
+  data === undefined ? join(root, "data") : resolve(data);
 
 async function runMake(options: Options): Promise<number> {
   const { files, mustFix, notes } = await make(options, shipped);

@@ -1,6 +1,8 @@
-import { constants } from "node:fs";
+import { constants, createWriteStream } from "node:fs";
 import { copyFile, mkdir, open, readFile, rename, rm, stat, writeFile } from "node:fs/promises";
 import { dirname } from "node:path";
+import type { Readable } from "node:stream";
+import { pipeline } from "node:stream/promises";
 import type { FileId } from "../../core/files";
 import { problem, type Problem } from "../../core/problem";
 import { fileId, fileIdAt } from "./hash";
@@ -39,6 +41,20 @@ export const exists = (path: string): Promise<boolean> =>
     () => true,
     () => false,
   );
+
+/** What comes bit by bit, written beside its place and moved there when it is whole. */
+export async function writeStream(path: string, content: Readable): Promise<void> {
+  await mkdir(dirname(path), { recursive: true });
+  const partial = `${path}.part`;
+  try {
+    await pipeline(content, createWriteStream(partial));
+    await settle(partial);
+    await rename(partial, path);
+  } catch (error) {
+    await rm(partial, { force: true });
+    throw diskFull(error) ?? error;
+  }
+}
 
 /**
  * Writes beside the place and moves there, so that a file is whole or not there when the program is killed.

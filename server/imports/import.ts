@@ -4,6 +4,7 @@ import { brandFonts, type Brand } from "../../core/brand";
 import { freeId } from "../../core/id";
 import { freeTitle, type Piece } from "../../core/piece";
 import { problem } from "../../core/problem";
+import { same } from "../../core/same";
 import type { Services } from "../app";
 import { withScratch } from "../files/scratch";
 import { unzipTo } from "../files/unzip";
@@ -99,7 +100,7 @@ function memberOf(bundle: Bundle, crate: string, id: string): Piece {
 async function addBrand(tx: Transaction, brand: Brand, created: string): Promise<string> {
   const all = await tx.select().from(brands);
   const sameId = all.find((row) => row.id === brand.id);
-  if (sameId && JSON.stringify(sameId.document) === JSON.stringify(brand)) return brand.id;
+  if (sameId && same(sameId.document, brand)) return brand.id;
   const id = freeId(brand.id, new Set(all.map((row) => row.id)));
   const name = freeTitle(
     brand.name,

@@ -5,10 +5,20 @@ import type { Brand } from "../../core/brand";
 import type { Area, FileId } from "../../core/files";
 import type { PaletteReading } from "../../core/palette";
 import { messagePictures, withFound, type Piece } from "../../core/piece";
+import { RoomFor } from "./room";
 import { crossed, type Crossing } from "../problems";
 import type { LogoTask, RefitTask, RenderResult, RenderTask, SizeSheetTask } from "./task";
 
 const TASKS_PER_THREAD = 2;
+
+/** Bytes of pixels that may be painted at once, by all threads together. */
+const ROOM = 480 * 1024 * 1024;
+/** The pixels, and those that the encoder holds of them. */
+const BYTES_A_PIXEL = 8;
+const FOR_A_SHEET = 160 * 1024 * 1024;
+
+const bytesFor = ({ placement: { width, height }, scale }: RenderTask): number =>
+  width * height * scale * scale * BYTES_A_PIXEL;
 
 /** Where a thread finds stored files and shipped fonts. */
 export interface Folders {
@@ -24,6 +34,7 @@ export class RenderPool {
   private readonly pool: Piscina<RenderTask, Crossing<RenderResult>>;
   /** How many tasks can be worked on at once. */
   readonly size: number;
+  private readonly room = new RoomFor(ROOM);
   private found: FoundAreas = () => Promise.resolve(new Map());
 
   constructor(worker: { filename: string; execArgv?: string[] }, folders: Folders) {
@@ -55,7 +66,10 @@ export class RenderPool {
   }
 
   async run(task: RenderTask, signal?: AbortSignal): Promise<RenderResult> {
-    return crossed(await this.pool.run(await this.seen(task), signal ? { signal } : {}));
+    const seen = await this.seen(task);
+    return this.room.use(bytesFor(task), async () =>
+      crossed(await this.pool.run(seen, signal ? { signal } : {})),
+    );
   }
 
   /** The colours of a stored picture, read in a thread. */
@@ -71,12 +85,13 @@ export class RenderPool {
 
   /** The brand sheet as a PDF. */
   sheet(brand: Brand): Promise<Uint8Array> {
-    return this.named("sheet", brand);
+    return this.room.use(FOR_A_SHEET, () => this.named("sheet", brand));
   }
 
   /** All sizes of a piece on one page, as an image or a document. */
   async sizeSheet(task: SizeSheetTask): Promise<Uint8Array> {
-    return this.named("sizeSheetOf", await this.seen(task));
+    const seen = await this.seen(task);
+    return this.room.use(FOR_A_SHEET, () => this.named("sizeSheetOf", seen));
   }
 
   /** The best layouts of one size. */

@@ -1,8 +1,9 @@
 import { join } from "node:path";
 import { expect } from "chai";
 import sharp from "sharp";
-import { demoBrand, demoFolder, demoPiece, demoPieces } from "../../tests/support/demo";
+import { demoBrand, demoFolder, demoPiece, demoPieces, fontFolder } from "../../tests/support/demo";
 import { FolderFiles } from "../files/folders";
+import { WithShipped } from "../files/shipped";
 import { inspectPicture } from "./inspect";
 import { copyAt } from "./rendition";
 import { Studio } from "./studio";
@@ -154,5 +155,22 @@ describe("the studio", () => {
       placementById("story"),
     );
     expect(await made.catch((error: Error) => error.message)).to.contain("which is not there");
+  });
+});
+
+describe("a large picture", () => {
+  it("is painted band by band, as it is in one", async () => {
+    const { piece, brand } = demoPieces()[0]!;
+    const studio = new Studio(new WithShipped(fontFolder, new FolderFiles([demoFolder])));
+    const { scene } = await studio.make(piece, brand, placementById("ad-leaderboard"));
+    // 728 × 90 at 15 times its size is more than is painted at once.
+    const { data, width, height } = await studio.paint(scene, 15);
+    const small = await studio.paint(scene, 3);
+    const shrunk = await sharp(data, { raw: { width, height, channels: 4 } })
+      .resize(small.width, small.height, { kernel: "lanczos3" })
+      .raw()
+      .toBuffer();
+    const apart = shrunk.reduce((sum, value, i) => sum + Math.abs(value - small.data[i]!), 0);
+    expect(apart / shrunk.length).to.be.below(3);
   });
 });

@@ -1,4 +1,5 @@
 import { type Canvas, createCanvas, ImageData, Path2D, PDFDocument } from "@napi-rs/canvas";
+import { setImmediate } from "node:timers/promises";
 import sharp from "sharp";
 import type { ImageFormat } from "../../core/api";
 import type { Brand } from "../../core/brand";
@@ -7,7 +8,14 @@ import { box, scaleBox, type Box } from "../../core/geometry";
 import type { FileId, PictureFile } from "../../core/files";
 import { Kept } from "../../core/kept";
 import { loadType, piecePictures } from "../../core/needs";
-import { paint, paintSvg, pathCache, type Bitmap, type SvgPicture } from "../../core/paint";
+import {
+  paint,
+  paintSvg,
+  pathCache,
+  type Bitmap,
+  type Materials,
+  type SvgPicture,
+} from "../../core/paint";
 import { develop, type Developing, type Raster } from "../../core/picture";
 import type { Piece } from "../../core/piece";
 import type { Placement } from "../../core/placements";
@@ -18,6 +26,7 @@ import { Typesetter } from "../../core/type";
 import { NO_FACES, withFaces, type FaceFinder } from "../faces/pool";
 import { toSfnt } from "../files/sfnt";
 import type { FileSource } from "../files/source";
+import { collectNow } from "./collect";
 import { iconLookup } from "./icons";
 import { inspectPicture } from "./inspect";
 import { copyAt } from "./rendition";
@@ -30,6 +39,14 @@ const SHARP_PDF = 2;
 sharp.concurrency(1);
 sharp.cache(false);
 
+/** Bytes of whole pictures, and as many of their crops, that each thread keeps. */
+const MOST_KEPT = 48 * 1024 * 1024;
+/** Pixels of a canvas; what is larger is painted band by band, so that it is in memory once and not twice. */
+const MOST_AT_ONCE = 12_000_000;
+const PIXELS_A_BAND = 4_000_000;
+/** Of so many pictures it is kept what they show. */
+const MOST_KNOWN = 500;
+
 /** How words go into an SVG: as outlines, or as text with its faces built in. */
 export type SvgText = "outlines" | "text";
 
@@ -41,14 +58,40 @@ export interface PaintedSheet {
   sizes: { scene: Scene; at: Box }[];
 }
 
+/** The pixels of a large scene, RGBA. */
+async function inBands(
+  scene: Scene,
+  materials: Materials<Path2D, Canvas>,
+  scale: number,
+  width: number,
+  height: number,
+): Promise<Buffer> {
+  const data = Buffer.allocUnsafe(width * height * 4);
+  const band = Math.max(1, Math.floor(PIXELS_A_BAND / width));
+  const canvas = createCanvas(width, Math.min(band, height));
+  for (let top = 0; top < height; top += band) {
+    const from = { x: 0, y: -top };
+    paint<Path2D, Canvas>(canvas.getContext("2d") as never, scene, materials, scale, from);
+    const rows = Math.min(band, height - top);
+    canvas.data().copy(data, top * width * 4, 0, rows * width * 4);
+    // Each band's pixels are a copy, which is given back between two turns of the thread and not before.
+    collectNow();
+    await setImmediate();
+  }
+  return data;
+}
+
 const page0 = ({ width, height }: Scene): Box => box(0, 0, width, height);
 
 /** Makes and paints pieces on the server. Keeps fonts, pictures and crops that it has met; one for each thread. */
 export class Studio {
   readonly typesetter = new Typesetter();
   private readonly pictures = new Map<FileId, PictureFile>();
-  private readonly copies = new Kept<Raster>(8);
-  private readonly developed = new Kept<Canvas>(48);
+  private readonly copies = new Kept<Raster>(MOST_KEPT, ({ data }) => data.length);
+  private readonly developed = new Kept<Canvas>(
+    MOST_KEPT,
+    ({ width, height }) => width * height * 4,
+  );
   private lastCanvas: Canvas | undefined;
   private readonly path = pathCache((d) => new Path2D(d));
 
@@ -99,8 +142,9 @@ export class Studio {
     const { data, width, height } = await this.paint(scene, scale);
     const image = sharp(data, { raw: { width, height, channels: 4 } }).removeAlpha();
     switch (format) {
+      // Filtering row by row makes flat graphics with a photograph larger, and takes twice as long.
       case "png":
-        return image.png({ compressionLevel: 3, adaptiveFiltering: true }).toBuffer();
+        return image.png({ compressionLevel: 6 }).toBuffer();
       case "jpeg":
         return image.jpeg({ quality: QUALITY, optimiseCoding: false }).toBuffer();
       case "webp":
@@ -128,6 +172,10 @@ export class Studio {
   ): Promise<{ data: Buffer; width: number; height: number }> {
     const materials = await this.materials(scene, scale);
     const [width, height] = [Math.round(scene.width * scale), Math.round(scene.height * scale)];
+    if (width * height > MOST_AT_ONCE) {
+      this.forget();
+      return { data: await inBands(scene, materials, scale, width, height), width, height };
+    }
     // From here to the return nothing waits: the canvas is shared with the next task.
     const canvas = this.canvas(width, height);
     paint<Path2D, Canvas>(canvas.getContext("2d") as never, scene, materials, scale);
@@ -193,6 +241,13 @@ export class Studio {
     return { path: this.path, picture: (item: PictureItem) => bitmaps.get(item) };
   }
 
+  /** Lets go of what is kept for the next picture: this one needs the room. */
+  private forget(): void {
+    this.copies.clear();
+    this.developed.clear();
+    this.lastCanvas = undefined;
+  }
+
   /** Batches paint one size after another, so the last canvas usually fits; a new one is slow to make. */
   private canvas(width: number, height: number): Canvas {
     const last = this.lastCanvas;
@@ -208,6 +263,9 @@ export class Studio {
         const picture = await inspectPicture(bytes, id);
         const faces = picture.vector ? undefined : await this.faces.find(bytes);
         this.pictures.set(id, withFaces(picture, faces));
+        // Those of the pieces at hand are among the newest.
+        const [oldest] = this.pictures.keys();
+        if (this.pictures.size > MOST_KNOWN) this.pictures.delete(oldest!);
       }
     }
   }

@@ -13,6 +13,7 @@ import { fileId } from "../files/hash";
 import { WithShipped } from "../files/shipped";
 import { crossing } from "../problems";
 import type { Folders } from "./pool";
+import { collectIfLarge } from "./collect";
 import { recoverOutput } from "./recover";
 import { logoPixels, pngOf, samplePixels } from "./rendition";
 import { Studio } from "./studio";
@@ -30,6 +31,7 @@ async function renderTask(task: RenderTask): Promise<RenderResult> {
   if (known) return { ...known, findings };
   const image = await studio.encode(scene, task.format, task.scale);
   await writeWhole(task.path, image);
+  collectIfLarge();
   return {
     width: Math.round(scene.width * task.scale),
     height: Math.round(scene.height * task.scale),
@@ -86,13 +88,18 @@ async function begunTask(task: RefitTask): Promise<Piece> {
 }
 
 const brands = new Map<string, Brand>();
+/** A kit is changed often while it is made, and each change is another. */
+const MOST_BRANDS = 50;
 
 /** The same object for the same brand: what has been measured in its typefaces is kept by it. */
 function sameBrand(brand: Brand): Brand {
   const key = JSON.stringify(brand);
-  const same = brands.get(key);
-  if (!same) brands.set(key, brand);
-  return same ?? brand;
+  const same = brands.get(key) ?? brand;
+  brands.delete(key);
+  brands.set(key, same);
+  const [oldest] = brands.keys();
+  if (brands.size > MOST_BRANDS) brands.delete(oldest!);
+  return same;
 }
 
 /** What a thread is asked, by name; see pool.ts. */

@@ -8,7 +8,9 @@ import { diskFull } from "../files/blobs";
 import { withScratch } from "../files/scratch";
 
 interface Multipart {
-  file(): Promise<{ filename: string; file: Readable & { truncated: boolean } } | undefined>;
+  file(options: {
+    limits: { fileSize: number };
+  }): Promise<{ filename: string; file: Readable & { truncated: boolean } } | undefined>;
 }
 
 /** A file that came in: where it lies until it is stored, and the name that a person knows it by. */
@@ -39,7 +41,7 @@ export async function withUpload<T>(
   incoming++;
   try {
     return await withScratch(folder, async (scratch) => {
-      const part = await (request as Multipart).file();
+      const part = await (request as Multipart).file({ limits: { fileSize: most } });
       if (!part) throw problem("request-invalid", { field: "file", why: "a file is needed" });
       const path = join(scratch, "file");
       const name = part.filename || "The file";

@@ -8,7 +8,7 @@ import type { Problem } from "../../core/problem";
 import { within } from "../files/within";
 import { asProblem } from "../problems";
 import { Grouped } from "../store/grouped";
-import type { batches} from "../store/tables";
+import type { batches } from "../store/tables";
 import { failures, outputs } from "../store/tables";
 import type { Placements } from "./placements";
 import type { Surroundings } from "./services";

@@ -11,6 +11,7 @@ import {
   type Variation,
 } from "../../core/batch";
 import { knownPlacement, type Piece } from "../../core/piece";
+import { refuseUnpaintable, type Placement } from "../../core/placements";
 import { problem } from "../../core/problem";
 import { exists } from "../files/blobs";
 import { within } from "../files/within";
@@ -44,6 +45,7 @@ export class Batches {
   /** What a request would make, before anything is made. */
   async plan(pieceId: string, request: BatchRequest): Promise<BatchPlan> {
     const { piece } = await this.pieces.get(pieceId);
+    await this.placesOf(piece, request);
     const combining = await this.combining(piece, request);
     const variations = countVariations(combining);
     return {
@@ -57,8 +59,7 @@ export class Batches {
   async start(pieceId: string, request: BatchRequest): Promise<BatchAnswer> {
     const { piece } = await this.pieces.get(pieceId);
     const brand = await this.library.brand(piece.brand);
-    const lookup = await this.placements.lookup();
-    const places = request.placements.map((placement) => knownPlacement(piece, placement, lookup));
+    const places = await this.placesOf(piece, request);
     const combining = await this.combining(piece, request);
     const files = countVariations(combining) * request.placements.length;
     if (files === 0) throw problem("batch-empty");
@@ -179,6 +180,15 @@ export class Batches {
       await jobs.remove(tx, id);
     });
     await rm(within(this.around.folder, "batches", id), { recursive: true, force: true });
+  }
+
+  /** Throws `placement-unknown`, or `size-too-large` before anything is begun. */
+  private async placesOf(piece: Piece, request: BatchRequest): Promise<Placement[]> {
+    const lookup = await this.placements.lookup();
+    const places = request.placements.map((placement) => knownPlacement(piece, placement, lookup));
+    if (request.format !== "svg")
+      for (const place of places) refuseUnpaintable(place, request.scale);
+    return places;
   }
 
   private async combining(piece: Piece, request: BatchRequest): Promise<Combining> {

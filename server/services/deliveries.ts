@@ -12,7 +12,7 @@ import {
 import { applyVariation, Namer, variationName } from "../../core/batch";
 import type { Brand } from "../../core/brand";
 import { knownPlacement, type Piece } from "../../core/piece";
-import type { Placement, PlacementLookup } from "../../core/placements";
+import { refuseUnpaintable, type Placement, type PlacementLookup } from "../../core/placements";
 import { problem } from "../../core/problem";
 import { exists } from "../files/blobs";
 import { withScratch } from "../files/scratch";
@@ -70,6 +70,8 @@ export class Deliveries {
     const brand = await this.library.brand(piece.brand);
     const items = await this.items(piece, brand, request, await this.placements.lookup());
     if (items.length === 0) throw problem("delivery-empty");
+    for (const { placement, ready } of items)
+      if (!ready && request.format !== "svg") refuseUnpaintable(placement, request.scale);
     const id = this.around.newId();
     const title = new Namer("{crate}_{piece}").name(
       { crate: crate.name, piece: piece.title, placement: "", variation: "", width: 0, height: 0 },

@@ -5,6 +5,7 @@ import { redress } from "../../core/kit";
 import { inItsLanguage } from "../../core/language";
 import { applyEdit, copyPiece, freeTitle, valueNow, type Edit, type Piece } from "../../core/piece";
 import { problem } from "../../core/problem";
+import { same } from "../../core/same";
 import type { Transaction } from "../store/database";
 import { brands, crates, pieces } from "../store/tables";
 import { PieceEvents } from "./events";
@@ -297,16 +298,6 @@ async function answer(reader: Reader, id: string): Promise<PieceAnswer> {
     canRedo: steps.undone > 0,
   };
 }
-
-/** Equal as documents; the order of keys and absent keys do not count. */
-const same = (a: unknown, b: unknown): boolean => canonical(a) === canonical(b);
-
-const canonical = (value: unknown): string =>
-  JSON.stringify(value, (_, part: unknown) =>
-    part !== null && typeof part === "object" && !Array.isArray(part)
-      ? Object.fromEntries(Object.entries(part).sort(([a], [b]) => a.localeCompare(b)))
-      : part,
-  );
 
 function conflict(edit: Edit, now: Edit["was"]) {
   const what = "slot" in edit ? `The ${edit.slot}` : edit.kind === "title" ? "The name" : "This";

@@ -145,6 +145,30 @@ describe("the sizes of a piece over HTTP", () => {
     expect(read).to.contain("photo-feed").and.not.contain("own-900x300");
   });
 
+  it("may not be larger than can be painted, which is said when they are planned", async () => {
+    const own = {
+      ...placementById("community-link"),
+      id: "own-wall",
+      width: 20_000,
+      height: 20_000,
+    };
+    const { sizes: was } = await piece();
+    const to = [...was, { placement: own.id, own, changes: {} }];
+    const refused = await edit({ kind: "sizes", to, was });
+    expect(refused.status).to.equal(400);
+    expect(refused.body.message).to.contain("8485 × 8485 px");
+    const { id: _id, ...facts } = own;
+    expect((await server.ask("POST", "/api/placements", facts)).body.code).to.equal(
+      "size-too-large",
+    );
+    const large = { ...own, id: "own-sheet", width: 8000, height: 8000 };
+    const fits = [...was, { placement: large.id, own: large, changes: {} }];
+    expect((await edit({ kind: "sizes", to: fits, was })).status).to.equal(200);
+    const twice = await server.ask("POST", `${path}/deliveries`, { sizes: [large.id], scale: 2 });
+    expect(twice.body.code).to.equal("size-too-large");
+    await edit({ kind: "sizes", to: was, was: (await piece()).sizes });
+  });
+
   it("take a layout that is picked, keep it when words change, and give it back", async () => {
     const { body } = await server.ask("GET", `${path}/layouts?placement=story`);
     const [best, other] = body.layouts as string[];

@@ -6,12 +6,14 @@ import {
   isShipped,
   known,
   lookupIn,
+  refuseUnpaintable,
   withTeam,
   type Catalogue,
   type Placement,
   type PlacementLookup,
 } from "../../core/placements";
 import { problem } from "../../core/problem";
+import { same } from "../../core/same";
 import type { Transaction } from "../store/database";
 import { crates, pieces, placements } from "../store/tables";
 import type { Surroundings } from "./services";
@@ -69,7 +71,7 @@ export class Placements {
       const result: PlacementImport = { added: [], changed: [], same: [] };
       for (const placement of wanted) {
         const old = before(placement.id);
-        const list = old ? (equal(old, placement) ? "same" : "changed") : "added";
+        const list = old ? (same(old, placement) ? "same" : "changed") : "added";
         result[list].push(placement.id);
         if (list !== "same") await this.put(tx, placement);
       }
@@ -95,6 +97,7 @@ export class Placements {
   }
 
   private async put(tx: Transaction, placement: Placement): Promise<void> {
+    refuseUnpaintable(placement);
     const created = this.around.now().toISOString();
     await tx
       .insert(placements)
@@ -106,6 +109,3 @@ export class Placements {
 /** A size of its own that happens to have the same name is another place. */
 const goesTo = (piece: Piece, id: string): boolean =>
   piece.sizes.some((size) => size.placement === id && !size.own);
-
-const equal = (a: Placement, b: Placement): boolean =>
-  JSON.stringify(Object.entries(a).sort()) === JSON.stringify(Object.entries(b).sort());

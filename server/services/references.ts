@@ -1,6 +1,7 @@
 import { eq, inArray } from "drizzle-orm";
 import type { FileId } from "../../core/files";
 import { knownPlacement, messagePictures, type Piece } from "../../core/piece";
+import { refuseUnpaintable } from "../../core/placements";
 import { problem } from "../../core/problem";
 import { shippedFonts } from "../../core/shelf";
 import type { Transaction } from "../store/database";
@@ -16,7 +17,7 @@ import type { Placements } from "./placements";
 /**
  * What a piece names must be there: its brand, the placements of its sizes, its pictures. Of a piece that was there
  * `before`, only what it did not name then is asked for, so that one that lacks something can still be worked on.
- * Throws `not-found` or `placement-unknown`.
+ * Throws `not-found`, `placement-unknown`, or `size-too-large` for one of its own that cannot be painted.
  */
 export async function mustHaveNamed(
   tx: Transaction,
@@ -29,6 +30,9 @@ export async function mustHaveNamed(
   const places = placesOf(piece).filter((id) => !old.has(id));
   const lookup = places.length > 0 ? await placements.lookup(tx) : undefined;
   if (lookup) for (const id of places) knownPlacement(piece, id, lookup);
+  const known = new Set(before?.sizes.map(({ placement }) => placement));
+  for (const { placement, own } of piece.sizes)
+    if (own && !known.has(placement)) refuseUnpaintable(own);
   const shown = new Set(before && messagePictures(before.message));
   const pictures = messagePictures(piece.message).filter((id) => !shown.has(id));
   const missing = await firstMissing(tx, pictures, true);

@@ -7,11 +7,12 @@ import { Kept } from "../../core/kept";
 import { copyAt } from "../render/rendition";
 import type { Surroundings } from "./services";
 
-const MOST_KEPT = 80;
+/** Bytes; all of them are on the disk too. */
+const MOST_KEPT = 48 * 1024 * 1024;
 
 /** Whole pictures scaled to a width, for screens. Each is made once and kept on disk by content. */
 export class Renditions {
-  private readonly kept = new Kept<Buffer>(MOST_KEPT);
+  private readonly kept = new Kept<Buffer>(MOST_KEPT, ({ length }) => length);
 
   constructor(private readonly around: Surroundings) {}
 

@@ -3,7 +3,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { expect } from "chai";
 import { placementById } from "../../core/placements";
-import { demoBrand, root } from "../../tests/support/demo";
+import { demoBrand, demoPiece, root } from "../../tests/support/demo";
 import { Store } from "./database";
 import { Grouped } from "./grouped";
 import { sql, type SQL } from "drizzle-orm";
@@ -112,20 +112,28 @@ describe("the store", () => {
     const kit = demoBrand("quillmere");
     const size = (placement: string) => ({ placement, changes: {} });
     const place = (id: string) => ({ ...placementById("story"), id });
+    const node = {
+      ...demoPiece("quillmere", "opening-announcement").arrangement.find(
+        ({ on }) => on === undefined,
+      )!,
+      id: "a node",
+    };
 
     beforeEach(async () => {
       for (const id of ["/../../victim", "a “b”", "fine"])
         await row("placements", { id, document: place(id), created });
       await row("brands", { id: "My brand", document: { ...kit, id: "My brand" }, created });
       await row("crates", { id: "spring sale", name: "c", brand: "My brand", created });
+      const like = demoPiece("quillmere", "opening-announcement");
       const document = {
+        ...like,
         id: "a piece",
         brand: "My brand",
         lead: "a “b”",
         sizes: [size("/../../victim"), size("fine"), { ...size("own/1"), own: place("own/1") }],
         shown: { "/../../victim": "stack" },
         message: { headline: { text: "My brand" }, brand: { text: "a “b”" } },
-        arrangement: [{ id: "a node" }],
+        arrangement: [node],
       };
       const crate = "spring sale";
       await row("pieces", { id: "a piece", crate, position: 0, revision: 1, document, created });
@@ -163,7 +171,7 @@ describe("the store", () => {
         headline: { text: "My brand" },
         brand: { text: "a “b”" },
       });
-      expect(piece!.document.arrangement).to.deep.equal([{ id: "a node" }]);
+      expect(piece!.document.arrangement).to.deep.equal([node]);
     });
 
     it("does so once", async () => {

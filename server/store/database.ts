@@ -2,6 +2,7 @@ import { createClient, type Client } from "@libsql/client";
 import { drizzle, type LibSQLDatabase } from "drizzle-orm/libsql";
 import { migrate } from "drizzle-orm/libsql/migrator";
 import { problem } from "../../core/problem";
+import { setAsideUnreadable, type SetAside } from "./aside";
 import { mendIds } from "./ids";
 import { refuseUnfit } from "./state";
 import * as tables from "./tables";
@@ -15,10 +16,16 @@ export type Transaction = Parameters<Parameters<Database["transaction"]>[0]>[0];
  */
 export class Store {
   readonly read: Database;
+  /** Rows that could not be read when it was opened. */
+  aside: readonly SetAside[] = [];
   private readonly writer: Database;
   private last: Promise<unknown> = Promise.resolve();
 
-  private constructor(private readonly clients: [Client, Client]) {
+  private constructor(
+    private readonly clients: [Client, Client],
+    /** The folder of the migrations that it knows. */
+    readonly migrations: string,
+  ) {
     this.read = drizzle(clients[0], { schema: tables });
     this.writer = drizzle(clients[1], { schema: tables });
   }
@@ -30,9 +37,10 @@ export class Store {
       await refuseUnfit(first, url.slice(FILE.length), migrations).finally(() => first.close());
     }
     const clients: [Client, Client] = [await connect(url), await connect(url)];
-    const store = new Store(clients);
+    const store = new Store(clients, migrations);
     await migrate(store.writer, { migrationsFolder: migrations });
     await store.write(mendIds);
+    store.aside = await unreadableIn(url);
     return store;
   }
 
@@ -51,6 +59,17 @@ export class Store {
 }
 
 const FILE = "file:";
+
+/** Takes out what cannot be read, over a connection that does not hold rows to their references. */
+async function unreadableIn(url: string): Promise<SetAside[]> {
+  const client = createClient({ url, concurrency: 1, timeout: 5000 });
+  try {
+    await client.execute("PRAGMA foreign_keys = OFF");
+    return await setAsideUnreadable(client, new Date());
+  } finally {
+    client.close();
+  }
+}
 
 /** One connection each: pragmas belong to a connection, and are set before it is used. */
 async function connect(url: string): Promise<Client> {

@@ -3,10 +3,12 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { createClient } from "@libsql/client";
 import { expect } from "chai";
+import { sql } from "drizzle-orm";
 import { root } from "../../tests/support/demo";
+import { testServer } from "../../tests/support/server";
 import { Store } from "./database";
 import { ownFolder } from "./owner";
-import { settings } from "./tables";
+import { setAside, settings } from "./tables";
 
 const migrations = join(root, "server/store/migrations");
 
@@ -32,6 +34,37 @@ describe("a database that is opened", () => {
       );
     await store.close();
   }
+
+  it("keeps a row that cannot be read aside, and everything else where it is", async () => {
+    const server = await testServer(folder);
+    await server.store.write(async (tx) => {
+      await tx.run(sql`UPDATE pieces SET document = '{"half":' WHERE id = 'late-opening'`);
+      await tx.run(
+        sql`UPDATE brands SET document = json_set(document, '$.colours', 7) WHERE id = 'saltlight'`,
+      );
+    });
+    await server.close();
+    const again = await testServer(folder);
+    expect(again.store.aside.map(({ table, id }) => `${table} ${id}`)).to.have.members([
+      "pieces late-opening",
+      "brands saltlight",
+    ]);
+    expect(again.store.aside.find(({ table }) => table === "brands")!.why).to.contain("colours");
+    const { status, body } = await again.ask("GET", "/api/crates");
+    expect(status).to.equal(200);
+    const ids = body.crates.flatMap((crate: { pieces: { id: string }[] }) =>
+      crate.pieces.map(({ id }) => id),
+    );
+    expect(ids).to.include("opening-announcement").and.not.include("late-opening");
+    const brands = (await again.ask("GET", "/api/brands")).body.brands;
+    expect(brands.map(({ id }: { id: string }) => id)).to.deep.equal(["quillmere"]);
+    const kept = await again.store.read.select().from(setAside);
+    expect(kept.find(({ source }) => source === "pieces")!.row).to.include({
+      id: "late-opening",
+      document: '{"half":',
+    });
+    await again.close();
+  });
 
   it("stands in one file after a clean stop, and a copy of that holds everything", async () => {
     await filled(40);

@@ -208,6 +208,16 @@ export const placements = sqliteTable("placements", {
   created: created(),
 });
 
+/** Rows of other tables that could not be read, as they were; they can be mended by hand and put back. */
+export const setAside = sqliteTable("set_aside", {
+  id: integer("id").primaryKey({ autoIncrement: true }),
+  /** The name of the table. */
+  source: text("source").notNull(),
+  row: text("row", { mode: "json" }).$type<Record<string, unknown>>().notNull(),
+  why: text("why").notNull(),
+  created: created(),
+});
+
 /** Which demo data has been loaded, so that what a person deleted does not come back. */
 export const settings = sqliteTable(
   "settings",

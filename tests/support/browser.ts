@@ -51,6 +51,10 @@ export class Program {
     return `http://localhost:${this.port}`;
   }
 
+  get pid(): number {
+    return this.process?.pid ?? -1;
+  }
+
   start(): Promise<void> {
     const child = spawn(
       process.execPath,
@@ -91,6 +95,13 @@ export class Program {
   async close(): Promise<void> {
     await this.end();
     await rm(this.folder, { recursive: true, force: true });
+  }
+
+  /** Sends one file, as a form does. */
+  async send<T>(path: string, name: string, bytes: Uint8Array): Promise<T> {
+    const form = new FormData();
+    form.append("file", new Blob([Buffer.from(bytes)]), name);
+    return (await (await fetch(`${this.url}${path}`, { method: "POST", body: form })).json()) as T;
   }
 
   async ask<T>(path: string, body?: object): Promise<T> {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from "vue";
-import { OwnSize, ownPlacement, type Placement } from "../../core/placements";
+import { OwnSize, ownPlacement, refuseUnpaintable, type Placement } from "../../core/placements";
 
 /** A size that no channel asks for: its sides and its margins. `taken` are the names that are in use. */
 const props = defineProps<{ taken: ReadonlySet<string> }>();
@@ -37,8 +37,15 @@ function add(): void {
     failure.value = `${read.error.issues[0]!.message}.`;
     return;
   }
+  const placement = ownPlacement(read.data, props.taken);
+  try {
+    refuseUnpaintable(placement);
+  } catch (error) {
+    failure.value = (error as Error).message;
+    return;
+  }
   failure.value = "";
-  emit("add", ownPlacement(read.data, props.taken));
+  emit("add", placement);
 }
 </script>
 

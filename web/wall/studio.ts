@@ -29,7 +29,7 @@ export class BrowserStudio {
   /** Tiles on which a picture is still a draft or missing. */
   private readonly unfinished = new Set<string>();
   /** Pieces as they begin, with what is painted of them: asked for again whenever templates are looked through. */
-  private readonly begun = new Kept<Begun>(MOST_BEGUN);
+  private readonly begun = new Kept<Begun>(MOST_BEGUN, () => 1);
   private readonly brands = new Map<string, Brand>();
   private readonly path = pathCache((d) => new Path2D(d));
   private readonly bitmaps = new Bitmaps(() => this.repaintSoon());

@@ -1,0 +1,25 @@
+import { setFlagsFromString } from "node:v8";
+import { runInNewContext } from "node:vm";
+
+/** Above this, in bytes, what is let go of is collected at once; at most so often, in milliseconds. */
+const LARGE = 600 * 1024 * 1024;
+const EVERY = 1000;
+
+/*
+ * Pixels lie outside of the heap that V8 looks at, which therefore sees no reason to collect for a long time after a large
+ * picture was painted. A thread has a small heap: to go through all of it takes some ten milliseconds.
+ */
+setFlagsFromString("--expose-gc");
+const collect = runInNewContext("gc") as () => void;
+let last = 0;
+
+/** Gives the memory of pictures back that nobody holds any more, where the program has become large. */
+export function collectIfLarge(): void {
+  const now = performance.now();
+  if (now - last < EVERY) return;
+  last = now;
+  if (process.memoryUsage.rss() >= LARGE) collect();
+}
+
+/** After a large piece of memory was let go of, of which there will be more. */
+export const collectNow = (): void => collect();

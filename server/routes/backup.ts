@@ -1,0 +1,43 @@
+import { z } from "zod";
+import type { Routes, Services } from "../app";
+import { backUp } from "../backup/backup";
+import { stageBackup } from "../backup/restore";
+import { problems } from "./params";
+import { withUpload } from "./upload";
+
+/** A backup holds all that was ever made. */
+const MOST_BACKUP = 64 * 1024 * 1024 * 1024;
+
+export function addBackupRoutes(routes: Routes, { around }: Services): void {
+  routes.get(
+    "/api/backup",
+    { schema: { summary: "All that is stored and made, as one zip" } },
+    async (_request, reply) => {
+      const name = `zest-crate-${around.now().toISOString().slice(0, 10)}.zip`;
+      return reply
+        .header("content-disposition", `attachment; filename="${name}"`)
+        .type("application/zip")
+        .send(await backUp(around.folder, around.now()));
+    },
+  );
+  routes.post(
+    "/api/restore",
+    {
+      schema: {
+        summary: "Take a backup in; it takes the place of all there is at the next start",
+        consumes: ["multipart/form-data"],
+        response: { 200: z.object({ restart: z.literal(true) }), ...problems },
+      },
+    },
+    (request) =>
+      withUpload(
+        request,
+        around.folder,
+        async ({ path, name }) => {
+          await stageBackup(path, around.folder, name, around.store.migrations);
+          return { restart: true as const };
+        },
+        MOST_BACKUP,
+      ),
+  );
+}
