@@ -211,6 +211,11 @@ const problems = {
     status: 400,
     say: () => "That makes no file. Choose at least one row and one size.",
   },
+  "picture-in-use": {
+    status: 409,
+    say: (p: { name: string; uses: string }) =>
+      `${p.name} is shown in ${p.uses}. Nothing was deleted; put another picture there first.`,
+  },
   "backup-nothing": {
     status: 400,
     say: (p: { folder: string }) =>

@@ -23,11 +23,13 @@ import { addPlacementRoutes } from "./routes/placements";
 import { addSpecimenRoutes } from "./routes/specimens";
 import { addSchemaRoutes } from "./routes/schemas";
 import { refuseStrangers } from "./routes/origin";
+import { addStorageRoutes } from "./routes/storage";
 import { addTemplateRoutes } from "./routes/templates";
 import { MOST_UPLOAD } from "./routes/upload";
 import { serveWeb } from "./routes/web";
 import { Batches } from "./services/batches";
 import { Beginnings } from "./services/beginnings";
+import { Bin } from "./services/bin";
 import { Deliveries } from "./services/deliveries";
 import { Keeping } from "./services/keeping";
 import { Kits } from "./services/kits";
@@ -38,6 +40,7 @@ import { Refits } from "./services/refits";
 import { Renditions } from "./services/renditions";
 import { Specimens } from "./services/specimens";
 import type { Surroundings } from "./services/services";
+import { Storage } from "./services/storage";
 import { Templates } from "./services/templates";
 
 export type App = FastifyInstance;
@@ -57,6 +60,8 @@ export interface Services {
   keeping: Keeping;
   renditions: Renditions;
   specimens: Specimens;
+  bin: Bin;
+  storage: Storage;
 }
 
 /** In bytes; a pasted table with all that can be used has a few million. */
@@ -79,6 +84,8 @@ export function makeServices(around: Surroundings): Services {
   const keeping = new Keeping(around, pieces);
   const renditions = new Renditions(around);
   const specimens = new Specimens(around, library);
+  const bin = new Bin(around);
+  const storage = new Storage(around, bin);
   return {
     around,
     pieces,
@@ -93,6 +100,8 @@ export function makeServices(around: Surroundings): Services {
     keeping,
     renditions,
     specimens,
+    bin,
+    storage,
   };
 }
 
@@ -129,6 +138,7 @@ export async function makeApp(services: Services, web?: string): Promise<App> {
     addSpecimenRoutes(routes, services);
     addBatchRoutes(routes, services);
     addDeliveryRoutes(routes, services);
+    addStorageRoutes(routes, services);
     addBackupRoutes(routes, services);
     addSchemaRoutes(routes);
     routes.get("/api/openapi.json", { schema: { hide: true } }, () => app.swagger());

@@ -77,6 +77,7 @@ async function start(): Promise<void> {
   });
   // What was begun before is taken up before anything new can be asked for.
   await jobs.recover();
+  await services.bin.empty();
   await app.listen({ port, host: "127.0.0.1" });
   // Nobody waits for it; what it has not come to is looked at after the next start.
   services.library

@@ -225,3 +225,30 @@ export const PaletteAnswer = z.object({
   colours: z.array(BrandColour.extend({ from: z.string() })),
 });
 export type PaletteAnswer = z.infer<typeof PaletteAnswer>;
+
+export const BinKind = z.enum(["piece", "crate", "picture", "batch", "delivery"]);
+export type BinKind = z.infer<typeof BinKind>;
+
+/** Something that was deleted and can be brought back `until` then. */
+export const Binned = z.object({
+  kind: BinKind,
+  id: z.string(),
+  name: z.string(),
+  deleted: z.string(),
+  until: z.string(),
+});
+export type Binned = z.infer<typeof Binned>;
+
+/** What lies on the disk, by kind, and what could be done without. */
+export const StorageAnswer = z.object({
+  usage: z.array(z.object({ kind: z.string(), count: z.number().int(), bytes: z.number() })),
+  free: z.number(),
+  /** Pictures that no piece, kit, template or batch shows. */
+  unused: z.array(z.object({ id: FileId, name: z.string(), bytes: z.number() })),
+  bin: z.array(Binned),
+  /** Rows that could not be read, and were set aside as they are. */
+  aside: z.array(z.object({ table: z.string(), id: z.string(), why: z.string() })),
+  /** A backup waits for the next start. */
+  restoring: z.boolean(),
+});
+export type StorageAnswer = z.infer<typeof StorageAnswer>;

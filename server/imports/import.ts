@@ -8,10 +8,11 @@ import { same } from "../../core/same";
 import type { Services } from "../app";
 import { withScratch } from "../files/scratch";
 import { unzipTo } from "../files/unzip";
-import type { Library } from "../services/library";
+import { addFileRow, type Library } from "../services/library";
 import { mustHaveNamed } from "../services/references";
 import type { Transaction } from "../store/database";
-import { brands, crates, files, pieces } from "../store/tables";
+import type { files } from "../store/tables";
+import { brands, crates, pieces } from "../store/tables";
 import { BUNDLE_LIMITS, readBundle, type Bundle } from "./bundle";
 import type { Reader } from "./reader";
 
@@ -42,7 +43,7 @@ export async function importBundle(
   const rows = await storeFiles(library, around.reader, bundle);
   return around.store.write(async (tx) => {
     const created = around.now().toISOString();
-    for (const row of rows) await tx.insert(files).values(row).onConflictDoNothing();
+    for (const row of rows) await addFileRow(tx, row);
     const brandIds = new Map<string, string>();
     for (const brand of bundle.brands) {
       brandIds.set(brand.id, await addBrand(tx, brand, created));

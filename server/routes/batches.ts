@@ -75,14 +75,6 @@ export function addBatchRoutes(routes: Routes, { batches }: Services): void {
     },
     ({ params }) => batches.resume(params.id),
   );
-  routes.delete(
-    "/api/batches/:id",
-    { schema: { summary: "Remove a batch and its files", params: Id, ...ok(z.object({})) } },
-    async ({ params }) => {
-      await batches.remove(params.id);
-      return {};
-    },
-  );
   routes.get(
     "/api/batches/:id/variations",
     {

@@ -152,8 +152,10 @@ export function outputPath(
   variation: number,
   placement: string,
 ): string {
-  return within(folder, "batches", row.id, `${variation}-${placement}.${row.request.format}`);
+  return within(batchFolder(folder, row.id), `${variation}-${placement}.${row.request.format}`);
 }
+
+export const batchFolder = (folder: string, id: string): string => within(folder, "batches", id);
 
 const filesOf = (row: BatchRow): File[] =>
   row.variations.flatMap((_, variation) =>

@@ -1,5 +1,4 @@
-import { rm } from "node:fs/promises";
-import { and, asc, count, desc, eq, gte, lt } from "drizzle-orm";
+import { and, asc, count, desc, eq, gte, isNull, lt } from "drizzle-orm";
 import type { BatchAnswer, BatchPlan, BatchRequest, VariationAnswer } from "../../core/api";
 import {
   BATCH_LIMITS,
@@ -14,7 +13,6 @@ import { knownPlacement, type Piece } from "../../core/piece";
 import { refuseUnpaintable, type Placement } from "../../core/placements";
 import { problem } from "../../core/problem";
 import { exists } from "../files/blobs";
-import { within } from "../files/within";
 import type { Make } from "../jobs/queue";
 import { batches, failures, outputs } from "../store/tables";
 import { BatchRunner, outputPath, type BatchRow } from "./batch-runner";
@@ -94,7 +92,7 @@ export class Batches {
     const rows = await this.around.store.read
       .select()
       .from(batches)
-      .where(eq(batches.piece, piece))
+      .where(and(eq(batches.piece, piece), isNull(batches.deleted)))
       .orderBy(desc(batches.created));
     return Promise.all(rows.map((row) => this.answer(row)));
   }
@@ -172,16 +170,6 @@ export class Batches {
     return path;
   }
 
-  async remove(id: string): Promise<void> {
-    await this.cancel(id);
-    const { store, jobs } = this.around;
-    await store.write(async (tx) => {
-      await tx.delete(batches).where(eq(batches.id, id));
-      await jobs.remove(tx, id);
-    });
-    await rm(within(this.around.folder, "batches", id), { recursive: true, force: true });
-  }
-
   /** Throws `placement-unknown`, or `size-too-large` before anything is begun. */
   private async placesOf(piece: Piece, request: BatchRequest): Promise<Placement[]> {
     const lookup = await this.placements.lookup();
@@ -199,7 +187,8 @@ export class Batches {
   }
 
   private async row(id: string): Promise<BatchRow> {
-    const [row] = await this.around.store.read.select().from(batches).where(eq(batches.id, id));
+    const isThere = and(eq(batches.id, id), isNull(batches.deleted));
+    const [row] = await this.around.store.read.select().from(batches).where(isThere);
     if (!row) throw problem("not-found", { what: "batch", id });
     return row;
   }

@@ -1,5 +1,5 @@
 import { join } from "node:path";
-import { desc, eq } from "drizzle-orm";
+import { and, desc, eq, isNull } from "drizzle-orm";
 import {
   altText,
   type DeliveryAnswer,
@@ -117,7 +117,8 @@ export class Deliveries {
 
   private async row(id: string): Promise<DeliveryRow> {
     const { read } = this.around.store;
-    const [row] = await read.select().from(deliveries).where(eq(deliveries.id, id));
+    const isThere = and(eq(deliveries.id, id), isNull(deliveries.deleted));
+    const [row] = await read.select().from(deliveries).where(isThere);
     if (!row) throw problem("not-found", { what: "delivery", id });
     return row;
   }
@@ -126,7 +127,7 @@ export class Deliveries {
     const rows = await this.around.store.read
       .select()
       .from(deliveries)
-      .where(eq(deliveries.piece, piece))
+      .where(and(eq(deliveries.piece, piece), isNull(deliveries.deleted)))
       .orderBy(desc(deliveries.created));
     const jobs = await this.around.jobs.facts(rows.map(({ id }) => id));
     return rows.map((row) => answerOf(row, jobs.get(row.id)));
@@ -142,7 +143,7 @@ export class Deliveries {
   }
 
   private path(id: string): string {
-    return within(this.around.folder, "deliveries", `${id}.zip`);
+    return deliveryPath(this.around.folder, id);
   }
 
   private async items(
@@ -252,6 +253,10 @@ export class Deliveries {
     );
   }
 }
+
+/** Where a finished zip lies. */
+export const deliveryPath = (folder: string, id: string): string =>
+  within(folder, "deliveries", `${id}.zip`);
 
 function fileOf(
   namer: Namer,

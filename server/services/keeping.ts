@@ -1,8 +1,7 @@
 import { eq } from "drizzle-orm";
 import type { CrateAnswer, PieceAnswer, PieceKeeping } from "../../core/api";
-import { problem } from "../../core/problem";
 import { crates, pieces } from "../store/tables";
-import { mustHave, type Pieces } from "./pieces";
+import { mustHave, mustHaveCrate, type Pieces } from "./pieces";
 import type { Surroundings } from "./services";
 
 /** Crates renamed, and pieces put aside, brought back and moved. */
@@ -25,8 +24,7 @@ export class Keeping {
       if (archived !== undefined)
         await tx.update(pieces).set({ archived }).where(eq(pieces.id, id));
       if (crate === undefined || crate === row.crate) return;
-      const [into] = await tx.select().from(crates).where(eq(crates.id, crate));
-      if (!into) throw problem("not-found", { what: "crate", id: crate });
+      const into = await mustHaveCrate(tx, crate);
       const siblings = await tx.select().from(pieces).where(eq(pieces.crate, crate));
       const taken = siblings.map(({ document }) => document.title);
       const position = Math.max(-1, ...siblings.map((one) => one.position)) + 1;

@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, getTableColumns, inArray, max, ne } from "drizzle-orm";
+import { and, asc, desc, eq, getTableColumns, inArray, isNull, max, ne } from "drizzle-orm";
 import type { BrandVersion, DressAnswer, OutdatedList, SpreadPinning } from "../../core/api";
 import { Brand, brandFiles } from "../../core/brand";
 import { sameSpread } from "../../core/colour";
@@ -146,7 +146,9 @@ export class Kits {
     const { read } = this.around.store;
     const all = await read.select().from(pieces);
     const wearing = new Map(
-      all.filter((row) => row.document.brand === id).map((row) => [row.id, row.document]),
+      all
+        .filter((row) => row.document.brand === id && row.deleted === null)
+        .map((row) => [row.id, row.document]),
     );
     const of = [...wearing.keys()];
     const [delivered, made] = await Promise.all([
@@ -154,9 +156,15 @@ export class Kits {
         .select(getTableColumns(deliveries))
         .from(deliveries)
         .innerJoin(jobs, eq(jobs.id, deliveries.id))
-        .where(and(inArray(deliveries.piece, of), eq(jobs.state, "done")))
+        .where(
+          and(inArray(deliveries.piece, of), eq(jobs.state, "done"), isNull(deliveries.deleted)),
+        )
         .orderBy(desc(deliveries.created)),
-      read.select().from(batches).where(inArray(batches.piece, of)).orderBy(desc(batches.created)),
+      read
+        .select()
+        .from(batches)
+        .where(and(inArray(batches.piece, of), isNull(batches.deleted)))
+        .orderBy(desc(batches.created)),
     ]);
     const exported = [
       ...delivered.map((row) => ({ kind: "delivery" as const, row })),

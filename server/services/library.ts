@@ -1,6 +1,6 @@
 import { stat, writeFile } from "node:fs/promises";
 import { join } from "node:path";
-import { asc, eq, inArray, isNotNull } from "drizzle-orm";
+import { and, asc, eq, inArray, isNotNull, isNull } from "drizzle-orm";
 import type { FontAnswer, LogoWish, PaletteAnswer, StoredPicture } from "../../core/api";
 import type { Brand } from "../../core/brand";
 import type { Area, FileId, PictureFile } from "../../core/files";
@@ -9,6 +9,7 @@ import { proposeColours } from "../../core/palette";
 import { Problem, problem } from "../../core/problem";
 import { withFaces } from "../faces/pool";
 import { withScratch } from "../files/scratch";
+import type { Transaction } from "../store/database";
 import { brands, files, pieces, settings } from "../store/tables";
 import type { Surroundings } from "./services";
 
@@ -36,7 +37,11 @@ export class Library {
   async pictures(): Promise<StoredPicture[]> {
     const { read } = this.around.store;
     const [rows, used] = await Promise.all([
-      read.select().from(files).where(isNotNull(files.picture)).orderBy(asc(files.created)),
+      read
+        .select()
+        .from(files)
+        .where(and(isNotNull(files.picture), isNull(files.deleted)))
+        .orderBy(asc(files.created)),
       read.select().from(pieces),
     ]);
     const users = new Map<FileId, Set<string>>();
@@ -54,7 +59,8 @@ export class Library {
   }
 
   async picture(id: FileId): Promise<PictureFile> {
-    const [row] = await this.around.store.read.select().from(files).where(eq(files.id, id));
+    const isThere = and(eq(files.id, id), isNull(files.deleted));
+    const [row] = await this.around.store.read.select().from(files).where(isThere);
     if (!row?.picture) throw problem("not-found", { what: "picture", id });
     return row.picture;
   }
@@ -168,7 +174,7 @@ export class Library {
     brand?: string,
   ): Promise<FileId> {
     const row = await this.fileRow(path, name, picture, brand);
-    await this.around.store.write((tx) => tx.insert(files).values(row).onConflictDoNothing());
+    await this.around.store.write((tx) => addFileRow(tx, row));
     return row.id;
   }
 
@@ -185,3 +191,10 @@ export class Library {
     return { id, name, bytes: size, picture: picture ?? null, brand: brand ?? null, created };
   }
 }
+
+/** One that is there stays as it is; one that was in the bin is out of it. */
+export const addFileRow = (tx: Transaction, row: typeof files.$inferInsert) =>
+  tx
+    .insert(files)
+    .values(row)
+    .onConflictDoUpdate({ target: files.id, set: { deleted: null } });

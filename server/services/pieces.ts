@@ -1,4 +1,4 @@
-import { asc, eq, inArray } from "drizzle-orm";
+import { and, asc, eq, inArray, isNull } from "drizzle-orm";
 import type { CrateAnswer, DressAnswer, PieceAnswer } from "../../core/api";
 import type { Brand } from "../../core/brand";
 import { redress } from "../../core/kit";
@@ -34,14 +34,16 @@ export class Pieces {
   }
 
   async crates(): Promise<CrateAnswer[]> {
-    const rows = await this.around.store.read.select().from(crates).orderBy(asc(crates.created));
+    const rows = await this.around.store.read
+      .select()
+      .from(crates)
+      .where(isNull(crates.deleted))
+      .orderBy(asc(crates.created));
     return Promise.all(rows.map((row) => this.withPieces(row)));
   }
 
   async crate(id: string): Promise<CrateAnswer> {
-    const [row] = await this.around.store.read.select().from(crates).where(eq(crates.id, id));
-    if (!row) throw problem("not-found", { what: "crate", id });
-    return this.withPieces(row);
+    return this.withPieces(await mustHaveCrate(this.around.store.read, id));
   }
 
   private async withPieces(row: typeof crates.$inferSelect): Promise<CrateAnswer> {
@@ -49,7 +51,7 @@ export class Pieces {
     const found = await read
       .select()
       .from(pieces)
-      .where(eq(pieces.crate, row.id))
+      .where(and(eq(pieces.crate, row.id), isNull(pieces.deleted)))
       .orderBy(asc(pieces.position));
     const { id, name, brand } = row;
     const documents = (archived: boolean) =>
@@ -93,8 +95,7 @@ export class Pieces {
     make: (id: string, brand: Brand) => Promise<Piece>,
   ): Promise<PieceAnswer> {
     const { read } = this.around.store;
-    const [crate] = await read.select().from(crates).where(eq(crates.id, crateId));
-    if (!crate) throw problem("not-found", { what: "crate", id: crateId });
+    const crate = await mustHaveCrate(read, crateId);
     const [kit] = await read.select().from(brands).where(eq(brands.id, crate.brand));
     const made = await make(this.around.newId(), kit!.document);
     return this.addTo(crateId, async (tx, { brand, taken }) =>
@@ -110,8 +111,7 @@ export class Pieces {
     ) => Promise<Piece>,
   ): Promise<PieceAnswer> {
     return this.around.store.write(async (tx) => {
-      const [crate] = await tx.select().from(crates).where(eq(crates.id, crateId));
-      if (!crate) throw problem("not-found", { what: "crate", id: crateId });
+      const crate = await mustHaveCrate(tx, crateId);
       const siblings = await tx.select().from(pieces).where(eq(pieces.crate, crateId));
       const taken = siblings.map((row) => row.document.title);
       const position = Math.max(-1, ...siblings.map((row) => row.position)) + 1;
@@ -153,8 +153,7 @@ export class Pieces {
   async dressCrate(id: string, brand: string): Promise<DressAnswer> {
     return this.announced(
       await this.around.store.write(async (tx) => {
-        const [crate] = await tx.select().from(crates).where(eq(crates.id, id));
-        if (!crate) throw problem("not-found", { what: "crate", id });
+        await mustHaveCrate(tx, id);
         const rows = await tx.select().from(pieces).where(eq(pieces.crate, id));
         const answer = await this.dress(tx, rows, brand);
         await tx.update(crates).set({ brand }).where(eq(crates.id, id));
@@ -280,8 +279,16 @@ async function dressingFor(reader: Reader, brand: string, piece: Piece): Promise
   return redress(piece, kit(piece.brand) ?? to, to).edit;
 }
 
+export async function mustHaveCrate(reader: Reader, id: string) {
+  const isThere = and(eq(crates.id, id), isNull(crates.deleted));
+  const [row] = await reader.select().from(crates).where(isThere);
+  if (!row) throw problem("not-found", { what: "crate", id });
+  return row;
+}
+
 export async function mustHave(reader: Reader, id: string) {
-  const [row] = await reader.select().from(pieces).where(eq(pieces.id, id));
+  const isThere = and(eq(pieces.id, id), isNull(pieces.deleted));
+  const [row] = await reader.select().from(pieces).where(isThere);
   if (!row) throw problem("not-found", { what: "piece", id });
   return row;
 }

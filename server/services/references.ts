@@ -1,4 +1,4 @@
-import { eq, inArray } from "drizzle-orm";
+import { and, eq, inArray, isNull } from "drizzle-orm";
 import type { FileId } from "../../core/files";
 import { knownPlacement, messagePictures, type Piece } from "../../core/piece";
 import { refuseUnpaintable } from "../../core/placements";
@@ -67,7 +67,7 @@ async function firstMissing(
   const found = await tx
     .select({ id: files.id, picture: files.picture })
     .from(files)
-    .where(inArray(files.id, [...new Set(wanted)]));
+    .where(and(inArray(files.id, [...new Set(wanted)]), isNull(files.deleted)));
   const known = new Set(found.filter(({ picture }) => picture || !asPicture).map(({ id }) => id));
   return wanted.find((id) => !known.has(id));
 }

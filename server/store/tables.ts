@@ -18,6 +18,8 @@ import { Placement } from "../../core/placements";
 import { Template } from "../../core/templates";
 
 const created = () => text("created").notNull();
+/** When it was put in the bin; null for what is not there. */
+const deleted = () => text("deleted");
 
 /** JSON that is read through its schema, so that what an older program wrote gets what was added since. */
 const document = <T>(name: string, schema: ZodType<T>) =>
@@ -59,6 +61,7 @@ export const files = sqliteTable("files", {
   /** The brand that a picture came with; it is offered to no other. Null for one that belongs to none. */
   brand: text("brand"),
   created: created(),
+  deleted: deleted(),
 });
 
 export const crates = sqliteTable("crates", {
@@ -68,6 +71,7 @@ export const crates = sqliteTable("crates", {
     .notNull()
     .references(() => brands.id),
   created: created(),
+  deleted: deleted(),
 });
 
 export const pieces = sqliteTable(
@@ -83,6 +87,7 @@ export const pieces = sqliteTable(
     archived: integer("archived", { mode: "boolean" }).notNull().default(false),
     document: text("document", { mode: "json" }).$type<Piece>().notNull(),
     created: created(),
+    deleted: deleted(),
   },
   (table) => [index("pieces_by_crate").on(table.crate, table.position)],
 );
@@ -120,6 +125,7 @@ export const batches = sqliteTable(
     /** The placements as they were; null for what was made before they were kept. */
     places: text("places", { mode: "json" }).$type<Placement[]>(),
     created: created(),
+    deleted: deleted(),
   },
   (table) => [index("batches_by_piece").on(table.piece)],
 );
@@ -190,6 +196,7 @@ export const deliveries = sqliteTable(
     /** The placements as they were; null like those. */
     places: text("places", { mode: "json" }).$type<Placement[]>(),
     created: created(),
+    deleted: deleted(),
   },
   (table) => [index("deliveries_by_piece").on(table.piece)],
 );

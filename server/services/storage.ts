@@ -1,0 +1,48 @@
+import { readdir, stat } from "node:fs/promises";
+import { join } from "node:path";
+import type { StorageAnswer } from "../../core/api";
+import { isStaged } from "../backup/restore";
+import { freeIn } from "../files/scratch";
+import type { Bin } from "./bin";
+import type { Surroundings } from "./services";
+
+/** What lies where in the data folder, as a person calls it. */
+const KINDS: [kind: string, folder: string][] = [
+  ["Pictures and fonts", "files"],
+  ["Batches", "batches"],
+  ["Deliveries", "deliveries"],
+  ["Scaled copies for the screen", "renditions"],
+];
+
+/** How much room everything takes, and what could be done without. */
+export class Storage {
+  constructor(
+    private readonly around: Surroundings,
+    private readonly bin: Bin,
+  ) {}
+
+  async look(): Promise<StorageAnswer> {
+    const { folder, store } = this.around;
+    const usage = await Promise.all(
+      KINDS.map(async ([kind, name]) => ({ kind, ...(await sizeOf(join(folder, name))) })),
+    );
+    const database = await stat(join(folder, "zest.db")).catch(() => ({ size: 0 }));
+    return {
+      usage: [...usage, { kind: "Pieces, kits and their history", count: 1, bytes: database.size }],
+      free: await freeIn(folder),
+      unused: await this.bin.unused(),
+      bin: await this.bin.list(),
+      aside: [...store.aside],
+      restoring: await isStaged(folder),
+    };
+  }
+}
+
+async function sizeOf(folder: string): Promise<{ count: number; bytes: number }> {
+  const entries = await readdir(folder, { recursive: true, withFileTypes: true }).catch(() => []);
+  const files = entries.filter((entry) => entry.isFile());
+  let bytes = 0;
+  for (const { parentPath, name } of files)
+    bytes += (await stat(join(parentPath, name)).catch(() => ({ size: 0 }))).size;
+  return { count: files.length, bytes };
+}
