@@ -47,6 +47,13 @@ const shots: { name: string; path: string; act?: (page: Page) => Promise<void>; 
       },
     },
     {
+      name: "storage",
+      path: "/storage",
+      act: async (page) => {
+        await page.getByText("Put a backup back").waitFor();
+      },
+    },
+    {
       name: "message",
       path: `${post}/message`,
       act: async (page) => {

@@ -19,6 +19,7 @@ export const router = createRouter({
       name: "placements",
       component: () => import("./views/PlacementsView.vue"),
     },
+    { path: "/storage", name: "storage", component: () => import("./views/StorageView.vue") },
     { path: "/brands/new", name: "new-brand", component: () => import("./views/NewBrandView.vue") },
     {
       path: "/brands/:id",

@@ -26,9 +26,10 @@ export class Storage {
     const usage = await Promise.all(
       KINDS.map(async ([kind, name]) => ({ kind, ...(await sizeOf(join(folder, name))) })),
     );
-    const database = await stat(join(folder, "zest.db")).catch(() => ({ size: 0 }));
+    const files = ["zest.db", "zest.db-wal"].map((name) => sizeAt(join(folder, name)));
+    const database = (await Promise.all(files)).reduce((sum, size) => sum + size);
     return {
-      usage: [...usage, { kind: "Pieces, kits and their history", count: 1, bytes: database.size }],
+      usage: [...usage, { kind: "Pieces, kits and their history", count: 1, bytes: database }],
       free: await freeIn(folder),
       unused: await this.bin.unused(),
       bin: await this.bin.list(),
@@ -42,7 +43,13 @@ async function sizeOf(folder: string): Promise<{ count: number; bytes: number }>
   const entries = await readdir(folder, { recursive: true, withFileTypes: true }).catch(() => []);
   const files = entries.filter((entry) => entry.isFile());
   let bytes = 0;
-  for (const { parentPath, name } of files)
-    bytes += (await stat(join(parentPath, name)).catch(() => ({ size: 0 }))).size;
+  for (const { parentPath, name } of files) bytes += await sizeAt(join(parentPath, name));
   return { count: files.length, bytes };
 }
+
+/** 0 for what is gone by now. */
+const sizeAt = (path: string): Promise<number> =>
+  stat(path).then(
+    ({ size }) => size,
+    () => 0,
+  );

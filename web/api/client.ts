@@ -20,10 +20,12 @@ import {
   PlacementImport,
   PlacementList,
   ProblemAnswer,
+  StorageAnswer,
   TableAnswer,
   TemplateList,
   VariationList,
   type BatchRequest,
+  type BinKind,
   type DeliveryRequest,
   type EditRequest,
   type LogoWish,
@@ -88,6 +90,15 @@ function form(file: File): FormData {
   return data;
 }
 
+const Nothing = z.object({});
+const PATHS: Record<BinKind, string> = {
+  piece: "/api/pieces",
+  crate: "/api/crates",
+  picture: "/api/pictures",
+  batch: "/api/batches",
+  delivery: "/api/deliveries",
+};
+
 export const api = {
   crates: () => get(CrateList, "/api/crates"),
   brands: () => get(BrandList, "/api/brands"),
@@ -115,6 +126,12 @@ export const api = {
   removeTemplate: (id: string) => ask(TemplateList, "DELETE", `/api/templates/${id}`),
   beginPiece: (crate: string, wanted: NewPiece) =>
     post(PieceAnswer, `/api/crates/${crate}/pieces`, wanted),
+  storage: () => get(StorageAnswer, "/api/storage"),
+  /** Puts something in the bin, and takes it out again. */
+  remove: (kind: BinKind, id: string) => ask(Nothing, "DELETE", `${PATHS[kind]}/${id}`),
+  bringBack: (kind: BinKind, id: string) => post(Nothing, `/api/bin/${kind}/${id}/restore`),
+  clearRenditions: () => ask(Nothing, "DELETE", "/api/renditions"),
+  restoreBackup: (file: File) => post(Nothing, "/api/restore", form(file)),
   importZip: (file: File) => post(ImportAnswer, "/api/imports", form(file)),
   addPicture: (file: File, brand?: string) =>
     post(

@@ -9,7 +9,7 @@ import { usePiece } from "../stores/piece";
 
 /** One batch: how far it is, and its variations side by side as they are made. */
 const props = defineProps<{ batch: BatchAnswer }>();
-const emit = defineEmits<{ turn: [to: "cancel" | "resume"] }>();
+const emit = defineEmits<{ turn: [to: "cancel" | "resume"]; remove: [] }>();
 
 const open = usePiece();
 const PAGE = 48;
@@ -65,6 +65,14 @@ const wordsOf = (variation: VariationAnswer): string => Object.values(variation.
       <NButton v-if="turn" size="small" @click="emit('turn', turn)">{{
         turn === "cancel" ? "Cancel" : "Go on"
       }}</NButton>
+      <NButton
+        v-if="turn !== 'cancel'"
+        quaternary
+        size="small"
+        title="It can be brought back for 30 days"
+        @click="emit('remove')"
+        >Delete</NButton
+      >
     </header>
     <div
       v-if="batch.state === 'running'"

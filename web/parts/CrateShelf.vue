@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { Download, Plus, Shirt } from "@lucide/vue";
+import { Download, Plus, Shirt, Trash2 } from "@lucide/vue";
+import { NButton } from "naive-ui";
 import { computed, ref } from "vue";
 import type { CrateAnswer, PieceKeeping } from "../../core/api";
 import { api } from "../api/client";
@@ -26,13 +27,21 @@ async function rename(event: Event): Promise<void> {
   else if (name !== props.crate.name) await act(() => api.renameCrate(props.crate.id, name));
 }
 
-async function act(work: () => Promise<unknown>): Promise<void> {
+/** Whether it could be done. */
+async function act(work: () => Promise<unknown>): Promise<boolean> {
   try {
     await work();
     await library.load();
+    return true;
   } catch (error) {
     toasts.fail(error);
+    return false;
   }
+}
+
+async function remove(kind: "crate" | "piece", id: string, name: string): Promise<void> {
+  if (await act(() => api.remove(kind, id)))
+    toasts.tell(`“${name}” is in the bin for 30 days; look under Storage to bring it back.`);
 }
 
 const dressing = ref(false);
@@ -77,6 +86,16 @@ const brand = computed(() => library.brandById.get(props.crate.brand));
       <a class="button plain" :href="`/api/crates/${crate.id}/bundle`" download>
         <Download :size="16" aria-hidden="true" /> Export
       </a>
+      <NButton
+        quaternary
+        type="primary"
+        size="small"
+        :aria-label="`Delete the crate ${crate.name}`"
+        title="Delete it with its pieces; they can be brought back for 30 days"
+        @click="remove('crate', crate.id, crate.name)"
+      >
+        <Trash2 :size="16" aria-hidden="true" />
+      </NButton>
     </header>
     <DressCrate v-model:shown="dressing" :crate="crate" />
     <p v-if="crate.pieces.length === 0" class="quiet">
@@ -89,6 +108,7 @@ const brand = computed(() => library.brandById.get(props.crate.brand));
         :piece="piece"
         @start="emit('start', crate.id, piece.id)"
         @keep="keep(piece.id, $event)"
+        @remove="remove('piece', piece.id, piece.title)"
       />
     </div>
     <details v-if="crate.archived.length" class="archived">
@@ -99,6 +119,9 @@ const brand = computed(() => library.brandById.get(props.crate.brand));
           <button class="button plain" @click="keep(piece.id, { archived: false })">
             Bring it back
           </button>
+          <NButton quaternary size="small" @click="remove('piece', piece.id, piece.title)"
+            >Delete</NButton
+          >
         </li>
       </ul>
     </details>

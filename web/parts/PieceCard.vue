@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { Archive, CopyPlus } from "@lucide/vue";
+import { Archive, CopyPlus, Trash2 } from "@lucide/vue";
+import { NButton } from "naive-ui";
 import { computed } from "vue";
 import type { PieceKeeping } from "../../core/api";
 import type { Piece } from "../../core/piece";
@@ -9,7 +10,7 @@ import GraphicTile from "./GraphicTile.vue";
 
 /** A piece on its crate's shelf: the lead size, and three others small beside it. */
 const props = defineProps<{ piece: Piece }>();
-const emit = defineEmits<{ start: []; keep: [keeping: PieceKeeping] }>();
+const emit = defineEmits<{ start: []; keep: [keeping: PieceKeeping]; remove: [] }>();
 
 const library = useLibrary();
 const wall = useWall({
@@ -100,6 +101,16 @@ const kinds = { post: "Post", carousel: "Carousel", story: "Story", ad: "Ad" };
       >
         <CopyPlus :size="16" aria-hidden="true" />
       </button>
+      <NButton
+        quaternary
+        type="primary"
+        size="small"
+        :aria-label="`Delete ${piece.title}`"
+        title="Delete it; it can be brought back for 30 days"
+        @click="emit('remove')"
+      >
+        <Trash2 :size="16" aria-hidden="true" />
+      </NButton>
     </footer>
   </article>
 </template>
@@ -127,6 +138,7 @@ const kinds = { post: "Post", carousel: "Carousel", story: "Story", ad: "Ad" };
 
 footer > div {
   flex: 1;
+  padding-right: 8px;
 }
 
 footer {

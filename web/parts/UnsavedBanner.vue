@@ -39,6 +39,7 @@ const refused = computed(() => open.stuck?.why === "refused");
 
 <style scoped>
 .unsaved {
+  border-bottom: 1px solid var(--line-strong);
   border-radius: 0;
 }
 

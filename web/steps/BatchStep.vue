@@ -23,6 +23,7 @@ onMounted(() => void batch.refresh());
         :key="one.id"
         :batch="one"
         @turn="batch.turn(one.id, $event)"
+        @remove="batch.remove(one.id)"
       />
     </section>
   </div>

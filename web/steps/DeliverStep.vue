@@ -11,6 +11,7 @@ import { JOB_STATES, jobTurn } from "../parts/job-states";
 import InLedger from "../parts/InLedger.vue";
 import OutdatedList from "../parts/OutdatedList.vue";
 import GraphicTile from "../parts/GraphicTile.vue";
+import { sizeOf } from "../parts/size-of";
 import SheetLinks from "../parts/SheetLinks.vue";
 import { useBatch } from "../stores/batch";
 import { usePiece } from "../stores/piece";
@@ -80,18 +81,21 @@ async function make(): Promise<void> {
   }
 }
 
-const bytes = (value: number): string =>
-  value > 1e6 ? `${(value / 1e6).toFixed(1)} MB` : `${Math.ceil(value / 1e3)} kB`;
 function factsOf({ state, made, files, bytes: size, created }: DeliveryAnswer): string {
   if (state === "running") return `${made} of ${files} files made …`;
   const facts = [counted(files, "file"), time(created)];
-  if (state === "done") facts.splice(1, 0, bytes(size));
+  if (state === "done") facts.splice(1, 0, sizeOf(size));
   else facts.push(JOB_STATES[state]);
   return facts.join(", ");
 }
 
 async function turn(id: string, to: "cancel" | "resume"): Promise<void> {
   await api.turnDelivery(id, to).catch(toasts.fail);
+  await refresh();
+}
+
+async function remove(id: string): Promise<void> {
+  await api.remove("delivery", id).catch(toasts.fail);
   await refresh();
 }
 
@@ -166,6 +170,14 @@ const time = (value: string): string =>
               jobTurn(delivery.state) === "cancel" ? "Cancel" : "Make it again"
             }}</NButton>
           </template>
+          <NButton
+            v-if="jobTurn(delivery.state) !== 'cancel'"
+            quaternary
+            size="tiny"
+            title="It can be brought back for 30 days"
+            @click="remove(delivery.id)"
+            >Delete</NButton
+          >
         </div>
       </section>
     </InLedger>

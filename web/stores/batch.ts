@@ -133,6 +133,11 @@ export const useBatch = defineStore("batch", () => {
     await refresh();
   }
 
+  async function remove(id: string): Promise<void> {
+    await api.remove("batch", id).catch(toasts.fail);
+    await refresh();
+  }
+
   return {
     table,
     tableNotes,
@@ -151,5 +156,6 @@ export const useBatch = defineStore("batch", () => {
     start,
     refresh,
     turn,
+    remove,
   };
 });

@@ -41,6 +41,13 @@ export function useNaiveTheme() {
         fontFamily: '"Instrument Sans Variable", sans-serif',
         placeholderColor: isDark.value ? "#a9b4af" : "#5c6864",
       },
+      // Tables lie on the page, not on a card.
+      Table: {
+        thColor: "transparent",
+        tdColor: "transparent",
+        borderColor: `${line}66`,
+      },
+      Alert: { padding: "12px 22px" },
     };
   });
   return { theme, overrides };

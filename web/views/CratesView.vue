@@ -3,6 +3,7 @@ import { Plus, Upload } from "@lucide/vue";
 import { useEventListener } from "@vueuse/core";
 import { computed, onMounted, ref, useTemplateRef } from "vue";
 import { useRouter } from "vue-router";
+import type { ImportAnswer } from "../../core/api";
 import { api } from "../api/client";
 import BrandMark from "../parts/BrandMark.vue";
 import { counted } from "../parts/counted";
@@ -53,14 +54,24 @@ async function importFile(event: Event): Promise<void> {
   try {
     const added = await api.importZip(file);
     await library.load();
-    toasts.tell(
-      `Imported ${counted(added.pieces.length, "piece")} in ${counted(added.crates.length, "crate")}.`,
-    );
+    toasts.tell(`Imported ${inWords(added)}.`);
   } catch (error) {
     toasts.fail(error);
   } finally {
     busy.value = false;
   }
+}
+
+/** What came in; a file may hold a kit alone, or pictures. */
+function inWords({ crates, pieces, brands, files }: ImportAnswer): string {
+  const parts = [
+    [crates.length, "crate"],
+    [pieces.length, "piece"],
+    [brands.length, "brand kit"],
+    [files, "file"],
+  ] as const;
+  const came = parts.flatMap(([count, what]) => (count > 0 ? [counted(count, what)] : []));
+  return came.length > 0 ? came.join(", ") : "nothing: the file holds nothing of ours";
 }
 
 async function startPiece(crate: string, from: string): Promise<void> {
@@ -100,6 +111,7 @@ async function startPiece(crate: string, from: string): Promise<void> {
     />
     <RouterLink class="button" :to="{ name: 'templates' }">Templates</RouterLink>
     <RouterLink class="button" :to="{ name: 'placements' }">Placements</RouterLink>
+    <RouterLink class="button" :to="{ name: 'storage' }">Storage</RouterLink>
     <RouterLink class="button" :to="{ name: 'new-brand' }">
       <Plus :size="16" aria-hidden="true" /> New brand kit
     </RouterLink>
