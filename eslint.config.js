@@ -42,6 +42,32 @@ export default ts.config(
     files: ["core/**"],
     rules: { "no-restricted-imports": never("**/server/**", "**/web/**", "node:*", "vue") },
   },
+  {
+    // What only the types tell: promises that nobody waits for, and cases that nobody has thought of.
+    files: [
+      "core/**/*.ts",
+      "server/**/*.ts",
+      "web/**/*.{ts,vue}",
+      "bench/**/*.ts",
+      "tests/**/*.ts",
+    ],
+    languageOptions: {
+      parserOptions: { project: "./tsconfig.json", extraFileExtensions: [".vue"] },
+    },
+    rules: {
+      "@typescript-eslint/no-floating-promises": "error",
+      "@typescript-eslint/no-misused-promises": [
+        "error",
+        { checksVoidReturn: { arguments: false } },
+      ],
+      "@typescript-eslint/await-thenable": "error",
+      "@typescript-eslint/switch-exhaustiveness-check": [
+        "error",
+        { considerDefaultExhaustiveForUnions: true },
+      ],
+      "@typescript-eslint/only-throw-error": "error",
+    },
+  },
   { files: ["server/**"], rules: { "no-restricted-imports": never("**/web/**") } },
   { files: ["web/**"], rules: { "no-restricted-imports": never("**/server/**") } },
   { files: ["**/*.cjs"], rules: { "@typescript-eslint/no-require-imports": "off" } },

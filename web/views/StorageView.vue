@@ -1,13 +1,6 @@
 <script setup lang="ts">
 import { Download, RotateCcw, Trash2, Upload } from "@lucide/vue";
-import {
-  NAlert,
-  NButton,
-  NEmpty,
-  NTable,
-  NUpload,
-  type UploadCustomRequestOptions,
-} from "naive-ui";
+import { NAlert, NButton, NTable, NUpload, type UploadCustomRequestOptions } from "naive-ui";
 import { computed, onMounted, ref, shallowRef } from "vue";
 import type { BinKind, Binned, StorageAnswer } from "../../core/api";
 import { api } from "../api/client";

@@ -51,12 +51,15 @@ export function knowPictures(pictures: readonly PictureFile[]): void {
   for (const painter of painters()) void painter.know(plain([...pictures]));
 }
 
+/** What a painter has of a request that is none of its own. */
+const NOTHING: Promise<never[]> = Promise.resolve([]);
+
 async function show(request: ShowRequest): Promise<Shown[]> {
   const shares = painters().map((painter, owner) => {
     const own = request.tiles.filter(
       (tile, index) => (owners.get(tile.key) ?? index % painters().length) === owner,
     );
-    return own.length > 0 ? painter.show({ ...request, tiles: own }) : [];
+    return own.length > 0 ? painter.show({ ...request, tiles: own }) : NOTHING;
   });
   return (await Promise.all(shares)).flat();
 }
@@ -77,7 +80,7 @@ export async function offers({ brand, wanted }: OfferRequest): Promise<Offered[]
   knowPictures(known);
   const shares = painters().map((painter, owner) => {
     const own = wanted.filter(({ piece }) => ownerFor(piece.id) === owner);
-    return own.length > 0 ? painter.offer(plain({ brand, wanted: own })) : [];
+    return own.length > 0 ? painter.offer(plain({ brand, wanted: own })) : NOTHING;
   });
   return (await Promise.all(shares)).flat();
 }
