@@ -40,8 +40,9 @@ export class Program {
     readonly port: number,
   ) {}
 
-  static async create(): Promise<Program> {
-    const folder = await mkdtemp(join(tmpdir(), "zest-e2e-"));
+  /** `within` is where its data folder is made; the system's own when not given. */
+  static async create(within = tmpdir()): Promise<Program> {
+    const folder = await mkdtemp(join(within, "zest-e2e-"));
     const program = new Program(folder, await freePort());
     await program.start();
     return program;
