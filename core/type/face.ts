@@ -49,6 +49,13 @@ export interface FaceSource {
 /** One for all: shaping is done before anything else can ask for it, and making one is slow. */
 const buffer = new Buffer();
 
+/** Letters, digits, punctuation and symbols leave a mark; marks that join others may be drawn with them. */
+const MARKING = /[\p{L}\p{N}\p{P}\p{S}]/u;
+/** Fillers of Hangul and such (Unicode's Default_Ignorable_Code_Point), and the empty cell of Braille. */
+const NEVER_MARKING = /[\p{Default_Ignorable_Code_Point}\u2800]/u;
+/** A character by itself. */
+const ALONE = { from: 0, direction: "ltr", script: "Zyyy", language: "und", features: [] } as const;
+
 /** One font file at one setting of its axes. Everything it tells is in em. */
 export class Face {
   readonly unitsPerEm: number;
@@ -59,6 +66,7 @@ export class Face {
   readonly coloured: boolean;
   private readonly font: Font;
   private readonly outlines = new Map<number, string>();
+  private readonly hollow = new Map<number, boolean>();
   private readonly inks = new Map<number, GlyphInk | null>();
 
   constructor(
@@ -82,8 +90,19 @@ export class Face {
     };
   }
 
+  /** A character whose glyph has no outline where one should be, as in a damaged font, is not there. */
   has(codePoint: number): boolean {
-    return this.characters.has(codePoint);
+    if (!this.characters.has(codePoint)) return false;
+    let hollow = this.hollow.get(codePoint);
+    if (hollow === undefined) this.hollow.set(codePoint, (hollow = this.isHollow(codePoint)));
+    return !hollow;
+  }
+
+  private isHollow(codePoint: number): boolean {
+    const text = String.fromCodePoint(codePoint);
+    if (!MARKING.test(text) || NEVER_MARKING.test(text)) return false;
+    const glyphs = this.shape({ ...ALONE, text, to: text.length });
+    return glyphs.length > 0 && glyphs.every(({ glyph }) => !this.ink(glyph));
   }
 
   /** Shapes one run of one direction and one script; glyphs come in visual order. */

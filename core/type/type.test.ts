@@ -1,5 +1,12 @@
 import { expect } from "chai";
-import { demoFont, licenceOf, lineOf, shelfTypesetter, styled } from "../../tests/support/type";
+import {
+  demoFont,
+  licenceOf,
+  shippedFont,
+  lineOf,
+  shelfTypesetter,
+  styled,
+} from "../../tests/support/type";
 import { families, shelfTypeface } from "../shelf";
 import { plainText, readMarks, toggleMark } from "../text";
 import {
@@ -186,6 +193,27 @@ describe("typefaces", () => {
     expect(missingCharacters("ok 𒀀", p.style.chain)).to.deep.equal(["𒀀"]);
     const emoji = shapeLine(lineOf("🎉"), p.style).glyphs;
     expect(emoji[0]!.face.layers(emoji[0]!.glyph).length).to.be.above(2);
+  });
+
+  it("say which characters a damaged font has no outlines for", async () => {
+    const bytes = shippedFont("figtree/Figtree-Regular.ttf");
+    const whole = new FontFile("whole", bytes).face({});
+    // The second half of its outlines is nothing but zeros: glyphs with no contour (OpenType 1.9.1, "glyf").
+    const view = new DataView(bytes.buffer);
+    for (let i = 0; i < view.getUint16(4); i++) {
+      const at = 12 + i * 16;
+      if (view.getUint32(at) !== 0x676c7966) continue;
+      const [offset, length] = [view.getUint32(at + 8), view.getUint32(at + 12)];
+      bytes.fill(0, offset + Math.floor(length / 2), offset + length);
+    }
+    const half = new FontFile("half", bytes).face({});
+    const text = "Harbour light 1868 – “Boats”, at rest! ñ €";
+    expect(missingCharacters(text, [whole])).to.deep.equal([]);
+    const missing = missingCharacters(text, [half]);
+    expect(missing).to.not.be.empty;
+    for (const character of missing) expect(half.has(character.codePointAt(0)!)).to.equal(false);
+    expect(missingCharacters(text, [half, whole])).to.deep.equal([]);
+    expect(whole.has(0x20) && whole.has(0xa0)).to.equal(true);
   });
 
   it("join Arabic and keep it joined, whatever the tracking", async () => {

@@ -27,9 +27,10 @@ describe("files from outside are read in a process of their own", () => {
     expect((error as Error).message).to.contain("notes.jpg is not a picture");
   });
 
+  // The slow file takes half a minute, and starting a process about one second.
   it("that is ended when one takes too long, while the program goes on and the next is read", async () => {
-    const impatient = new ReaderProcesses(script, 1500);
-    const slow = await fileOf(Buffer.from(`headline\n${"\n".repeat(18_000_000)}`));
+    const impatient = new ReaderProcesses(script, 6000);
+    const slow = await fileOf(Buffer.from(`headline\n${"\n".repeat(60_000_000)}`));
     let beats = 0;
     const heart = setInterval(() => beats++, 50);
     const error = await impatient.table(slow, "blank.csv").catch((thrown: unknown) => thrown);

@@ -146,6 +146,27 @@ describe("jobs", () => {
     expect(row!.state).to.equal("running");
   });
 
+  it("are taken up however often the program ends, as long as they move", async () => {
+    jobs.handle(
+      "batch",
+      async (_id, { signal, moved }) => {
+        await moved();
+        await new Promise((_, reject) =>
+          signal.addEventListener("abort", () => reject(signal.reason)),
+        );
+      },
+      1,
+    );
+    await add("a");
+    await store.write((tx) => tx.update(table).set({ runs: 5 }).where(eq(table.id, "a")));
+    await jobs.cancel("a");
+    await jobs.resume("a");
+    await until(
+      async () => (await store.read.select().from(table))[0]!,
+      ({ state, runs }) => state === "running" && runs === 1,
+    );
+  });
+
   it("are taken up again at the next start, but not one that ends the program each time", async () => {
     const { make } = held();
     jobs.handle("batch", make, 2);

@@ -11,7 +11,7 @@ type JobRow = typeof jobs.$inferSelect;
 
 /** A failure that no sentence explains may be chance: the job is taken up again so often. */
 const MOST_TRIES = 3;
-/** A job at whose making the program ended so often is not taken up by itself any more. */
+/** A job at whose making the program ended so often, and that did not move, is not taken up by itself any more. */
 const MOST_RUNS = 5;
 /** How soon it is looked whether there is room again, at first and at most; in milliseconds. */
 const LOOK_AFTER = 10_000;
@@ -132,7 +132,8 @@ export class Jobs implements JobQueue<JobKind> {
 
   private begin(row: JobRow, { make }: Kind): void {
     const abort = new AbortController();
-    const ended = make(row.id, { signal: abort.signal, again: row.runs > 0 })
+    const about = { signal: abort.signal, again: row.runs > 0, moved: this.movesOn(row.id) };
+    const ended = make(row.id, about)
       .then(() => this.end(row.id, { state: "done", message: null }))
       .catch((error: unknown) => this.stumble(row, abort.signal, error))
       .finally(() => {
@@ -140,6 +141,12 @@ export class Jobs implements JobQueue<JobKind> {
         if (!this.closing) void this.next();
       });
     this.running.set(row.id, { kind: row.kind, abort, ended });
+  }
+
+  /** Once is enough for each time that it is begun. */
+  private movesOn(id: string): () => Promise<void> {
+    let moved: Promise<void> | undefined;
+    return () => (moved ??= this.change(id, { runs: 1 }, ["running"]));
   }
 
   private async stumble(row: JobRow, { aborted }: AbortSignal, error: unknown): Promise<void> {

@@ -1,8 +1,14 @@
 import type { JobFacts } from "../../core/api";
 import type { Transaction } from "../store/database";
 
-/** Makes what a job is for. `again`: it was begun before, and what is there of it need not be made anew. */
-export type Make = (id: string, about: { signal: AbortSignal; again: boolean }) => Promise<void>;
+/**
+ * Makes what a job is for. `again`: it was begun before, and what is there of it need not be made anew. `moved` says that
+ * something of it is done for good, so that it comes to its end however often the program does.
+ */
+export type Make = (
+  id: string,
+  about: { signal: AbortSignal; again: boolean; moved: () => Promise<void> },
+) => Promise<void>;
 
 /** Free bytes. */
 export type Room = () => Promise<number>;

@@ -1,3 +1,4 @@
+import { setImmediate } from "node:timers/promises";
 import { setFlagsFromString } from "node:v8";
 import { runInNewContext } from "node:vm";
 
@@ -21,5 +22,8 @@ export function collectIfLarge(): void {
   if (process.memoryUsage.rss() >= LARGE) collect();
 }
 
-/** After a large piece of memory was let go of, of which there will be more. */
-export const collectNow = (): void => collect();
+/** After much memory was let go of, where there will be more: pixels are given back between two turns of a thread. */
+export async function giveBack(): Promise<void> {
+  collect();
+  await setImmediate();
+}

@@ -1,5 +1,4 @@
 import { type Canvas, createCanvas, ImageData, Path2D, PDFDocument } from "@napi-rs/canvas";
-import { setImmediate } from "node:timers/promises";
 import sharp from "sharp";
 import type { ImageFormat } from "../../core/api";
 import type { Brand } from "../../core/brand";
@@ -26,7 +25,7 @@ import { Typesetter } from "../../core/type";
 import { NO_FACES, withFaces, type FaceFinder } from "../faces/pool";
 import { toSfnt } from "../files/sfnt";
 import type { FileSource } from "../files/source";
-import { collectNow } from "./collect";
+import { giveBack } from "./collect";
 import { iconLookup } from "./icons";
 import { inspectPicture } from "./inspect";
 import { copyAt } from "./rendition";
@@ -74,9 +73,8 @@ async function inBands(
     paint<Path2D, Canvas>(canvas.getContext("2d") as never, scene, materials, scale, from);
     const rows = Math.min(band, height - top);
     canvas.data().copy(data, top * width * 4, 0, rows * width * 4);
-    // Each band's pixels are a copy, which is given back between two turns of the thread and not before.
-    collectNow();
-    await setImmediate();
+    // Each band's pixels are a copy.
+    await giveBack();
   }
   return data;
 }
@@ -170,10 +168,13 @@ export class Studio {
     scene: Scene,
     scale: number,
   ): Promise<{ data: Buffer; width: number; height: number }> {
-    const materials = await this.materials(scene, scale);
     const [width, height] = [Math.round(scene.width * scale), Math.round(scene.height * scale)];
-    if (width * height > MOST_AT_ONCE) {
-      this.forget();
+    const isLarge = width * height > MOST_AT_ONCE;
+    if (isLarge) await this.forget();
+    const materials = await this.materials(scene, scale);
+    if (isLarge) {
+      // The pixels that its pictures were made of are given back before there are more.
+      await giveBack();
       return { data: await inBands(scene, materials, scale, width, height), width, height };
     }
     // From here to the return nothing waits: the canvas is shared with the next task.
@@ -242,10 +243,11 @@ export class Studio {
   }
 
   /** Lets go of what is kept for the next picture: this one needs the room. */
-  private forget(): void {
+  private async forget(): Promise<void> {
     this.copies.clear();
     this.developed.clear();
     this.lastCanvas = undefined;
+    await giveBack();
   }
 
   /** Batches paint one size after another, so the last canvas usually fits; a new one is slow to make. */

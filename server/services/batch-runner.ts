@@ -6,6 +6,7 @@ import { knownPlacement } from "../../core/piece";
 import type { PlacementLookup } from "../../core/placements";
 import type { Problem } from "../../core/problem";
 import { within } from "../files/within";
+import type { Make } from "../jobs/queue";
 import { asProblem } from "../problems";
 import { Grouped } from "../store/grouped";
 import type { batches } from "../store/tables";
@@ -43,7 +44,7 @@ export class BatchRunner {
    * Makes what is not there yet. A file that cannot be made is noted and the others go on; without room on the disk none
    * can. Throws `store-full`, or the last file's problem when none at all could be made.
    */
-  async make(row: BatchRow, signal: AbortSignal, again: boolean): Promise<void> {
+  async make(row: BatchRow, { signal, again, moved }: Parameters<Make>[1]): Promise<void> {
     // Every task in flight listens.
     setMaxListeners(0, signal);
     const pace = new Pace(this.around.now);
@@ -59,6 +60,7 @@ export class BatchRunner {
         try {
           await this.makeOne(row, file, { signal, again, lookup });
           pace.count++;
+          await moved();
         } catch (error) {
           if (signal.aborted) return;
           const problem = asProblem(error);

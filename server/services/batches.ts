@@ -35,8 +35,7 @@ export class Batches {
     private readonly placements: Placements,
   ) {
     this.runner = new BatchRunner(around, placements);
-    const make: Make = async (id, { signal, again }) =>
-      this.runner.make(await this.row(id), signal, again);
+    const make: Make = async (id, about) => this.runner.make(await this.row(id), about);
     around.jobs.handle("batch", make, AT_ONCE);
   }
 

@@ -165,10 +165,15 @@ export class Torture {
     this.figures.zips++;
   }
 
-  private async ended<T extends { state: BatchAnswer["state"] }>(path: string): Promise<T> {
+  /** What the program ended at again and again is not taken up by itself; then a person says so, as here. */
+  private async ended<T extends { state: BatchAnswer["state"]; message?: string }>(
+    path: string,
+  ): Promise<T> {
     for (let tries = 0; tries < 1200; tries++) {
       const answer = await this.program.ask<T>(path);
-      if (!isUnderWay(answer.state)) return answer;
+      if (answer.state === "failed" && answer.message?.startsWith("The program has ended"))
+        await this.program.ask(`${path}/resume`, {});
+      else if (!isUnderWay(answer.state)) return answer;
       await sleep(100);
     }
     return this.program.ask<T>(path);

@@ -37,5 +37,8 @@ export async function shelfTypesetter(family: string, text = ""): Promise<Typese
 }
 
 export const demoFont = (path: string): Uint8Array => readFileSync(join(demoFolder, path));
+/** A copy of a font that ships with the program, by its path under `fonts/`. */
+export const shippedFont = (path: string): Uint8Array<ArrayBuffer> =>
+  new Uint8Array(readFileSync(join(fontFolder, path)));
 export const licenceOf = (family: string): string =>
   readFileSync(join(fontFolder, family, "OFL.txt"), "utf8");

@@ -68,6 +68,7 @@ const wordsOf = (variation: VariationAnswer): string => Object.values(variation.
       <NButton
         v-if="turn !== 'cancel'"
         quaternary
+        type="primary"
         size="small"
         title="It can be brought back for 30 days"
         @click="emit('remove')"

@@ -156,28 +156,32 @@ const time = (value: string): string =>
         <div v-for="delivery in deliveries" :key="delivery.id" class="delivery">
           <p class="file">{{ delivery.name }}</p>
           <p class="quiet small number">{{ factsOf(delivery) }}</p>
-          <a
-            v-if="delivery.state === 'done'"
-            class="button"
-            :href="`/api/deliveries/${delivery.id}/file`"
-            download
-          >
-            <Download :size="16" aria-hidden="true" /> Download
-          </a>
-          <template v-else>
-            <p v-if="delivery.message" class="failed small">{{ delivery.message }}</p>
-            <NButton size="small" @click="turn(delivery.id, jobTurn(delivery.state) ?? 'resume')">{{
-              jobTurn(delivery.state) === "cancel" ? "Cancel" : "Make it again"
-            }}</NButton>
-          </template>
-          <NButton
-            v-if="jobTurn(delivery.state) !== 'cancel'"
-            quaternary
-            size="tiny"
-            title="It can be brought back for 30 days"
-            @click="remove(delivery.id)"
-            >Delete</NButton
-          >
+          <p v-if="delivery.message" class="failed small">{{ delivery.message }}</p>
+          <div class="turns">
+            <a
+              v-if="delivery.state === 'done'"
+              class="button"
+              :href="`/api/deliveries/${delivery.id}/file`"
+              download
+            >
+              <Download :size="16" aria-hidden="true" /> Download
+            </a>
+            <NButton
+              v-else
+              size="small"
+              @click="turn(delivery.id, jobTurn(delivery.state) ?? 'resume')"
+              >{{ jobTurn(delivery.state) === "cancel" ? "Cancel" : "Make it again" }}</NButton
+            >
+            <NButton
+              v-if="jobTurn(delivery.state) !== 'cancel'"
+              quaternary
+              type="primary"
+              size="small"
+              title="It can be brought back for 30 days"
+              @click="remove(delivery.id)"
+              >Delete</NButton
+            >
+          </div>
         </div>
       </section>
     </InLedger>
@@ -289,6 +293,12 @@ fieldset + .form {
   display: grid;
   gap: 4px;
   justify-items: start;
+}
+
+.turns {
+  display: flex;
+  gap: 4px;
+  align-items: center;
 }
 
 .file {
