@@ -14,12 +14,14 @@ import { WithShipped } from "../files/shipped";
 import { crossing } from "../problems";
 import type { Folders } from "./pool";
 import { collectIfLarge } from "./collect";
+import { stepBack } from "./priority";
 import { recoverOutput } from "./recover";
 import { logoPixels, pngOf, samplePixels } from "./rendition";
 import { Studio } from "./studio";
 import type { LogoTask, RefitTask, RenderResult, RenderTask, SizeSheetTask } from "./task";
 
 const { blobs, fonts } = workerData as Folders;
+stepBack();
 const files = new WithShipped(fonts, new Blobs(blobs));
 const studio = new Studio(files);
 

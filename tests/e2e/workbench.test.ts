@@ -274,7 +274,7 @@ describe("the workbench", () => {
       shelf.getByRole("link", { name: "Export" }).click(),
     ]);
     await page.getByLabel("Import a crate").setInputFiles(await download.path());
-    await page.getByText("Imported 1 piece in 1 crate.").waitFor();
+    await page.getByText("Imported 1 crate, 1 piece").waitFor();
     expect(await page.getByRole("heading", { name: "Autumn lessons" }).count()).to.equal(2);
     const wrong = { name: "a.zip", mimeType: "application/zip", buffer: Buffer.from("no") };
     await page.getByLabel("Import a crate").setInputFiles(wrong);
