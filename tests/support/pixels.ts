@@ -105,13 +105,10 @@ export class WorkerPainter {
           const canvas = document.createElement("canvas");
           document.body.append(canvas);
           const offscreen = canvas.transferControlToOffscreen();
-          // The worker is typed as what runs in it; all that it answers are promises here.
-          /* eslint-disable @typescript-eslint/await-thenable */
           await painter.attach(name, Comlink.transfer(offscreen, [offscreen]));
           await painter.show({ piece, brand, tiles: [{ key: name, placement, pixels }] });
           await painter.complete();
           await painter.detach(name);
-          /* eslint-enable @typescript-eslint/await-thenable */
           return canvas;
         };
         (await paintOn(`${key}-first`)).remove();
