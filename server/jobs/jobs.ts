@@ -62,7 +62,13 @@ export class Jobs implements JobQueue<JobKind> {
 
   /** Whoever asks waits until what is queued has been begun, as far as there are places. */
   next(): Promise<void> {
-    this.turn = this.turn.then(() => this.beginQueued()).catch((error) => void asProblem(error));
+    this.turn = this.turn
+      .then(() => this.beginQueued())
+      .catch((error) => {
+        // What cannot be written down now is begun when there is room again.
+        asProblem(error);
+        this.lookForRoom();
+      });
     return this.turn;
   }
 
@@ -84,9 +90,10 @@ export class Jobs implements JobQueue<JobKind> {
 
   /** Goes on with one that was paused, cancelled or has failed. */
   async resume(id: string): Promise<void> {
-    this.unwritten.delete(id);
     const again = { state: "queued" as const, message: null, tries: 0, runs: 1 };
-    await this.change(id, again, ["paused", "cancelled", "failed"]);
+    // One whose pause could not be written down still stands there as running.
+    const held: JobState[] = this.unwritten.has(id) ? ["running"] : [];
+    await this.change(id, again, ["paused", "cancelled", "failed", ...held]);
     await this.next();
   }
 
@@ -125,8 +132,9 @@ export class Jobs implements JobQueue<JobKind> {
       const kind = this.kinds.get(row.kind);
       const busy = [...this.running.values()].filter((one) => one.kind === row.kind).length;
       if (!kind || busy >= kind.atOnce || this.closing || this.running.has(row.id)) continue;
-      await this.change(row.id, { state: "running", runs: row.runs + 1 }, ["queued"]);
-      this.begin(row, kind);
+      // It may have been cancelled meanwhile.
+      if (await this.change(row.id, { state: "running", runs: row.runs + 1 }, ["queued"]))
+        this.begin(row, kind);
     }
   }
 
@@ -134,7 +142,10 @@ export class Jobs implements JobQueue<JobKind> {
     const abort = new AbortController();
     const about = { signal: abort.signal, again: row.runs > 0, moved: this.movesOn(row.id) };
     const ended = make(row.id, about)
-      .then(() => this.end(row.id, { state: "done", message: null }))
+      .then(() => {
+        this.looks = 0;
+        return this.end(row.id, { state: "done", message: null });
+      })
       .catch((error: unknown) => this.stumble(row, abort.signal, error))
       .finally(() => {
         this.running.delete(row.id);
@@ -145,8 +156,11 @@ export class Jobs implements JobQueue<JobKind> {
 
   /** Once is enough for each time that it is begun. */
   private movesOn(id: string): () => Promise<void> {
-    let moved: Promise<void> | undefined;
-    return () => (moved ??= this.change(id, { runs: 1 }, ["running"]));
+    let moved: Promise<unknown> | undefined;
+    // It does not matter to the job whether this could be written down.
+    return async () => {
+      await (moved ??= this.change(id, { runs: 1 }, ["running"]).catch(() => undefined));
+    };
   }
 
   private async stumble(row: JobRow, { aborted }: AbortSignal, error: unknown): Promise<void> {
@@ -167,14 +181,17 @@ export class Jobs implements JobQueue<JobKind> {
     await this.change(id, change, ["running"]).catch(() => this.unwritten.set(id, factsOf(change)));
   }
 
-  private async change(id: string, to: Partial<JobRow>, from: JobState[]): Promise<void> {
-    await this.store.write((tx) =>
+  /** Whether it was in one of the states that it may be changed from. */
+  private async change(id: string, to: Partial<JobRow>, from: JobState[]): Promise<boolean> {
+    const changed = await this.store.write((tx) =>
       tx
         .update(jobs)
         .set(to)
-        .where(and(eq(jobs.id, id), inArray(jobs.state, from))),
+        .where(and(eq(jobs.id, id), inArray(jobs.state, from)))
+        .returning({ id: jobs.id }),
     );
     this.unwritten.delete(id);
+    return changed.length > 0;
   }
 
   /** Paused jobs go on by themselves when there is room again. */

@@ -45,12 +45,13 @@ export async function withUpload<T>(
       if (!part) throw problem("request-invalid", { field: "file", why: "a file is needed" });
       const path = join(scratch, "file");
       const name = part.filename || "The file";
+      const tooLarge = () => problem("file-too-large", { most: `${most / 1024 / 1024} MB` });
       await pipeline(part.file, createWriteStream(path)).catch((error: unknown) => {
-        throw diskFull(error) ?? error;
+        const isTooLarge = (error as { code?: string }).code === "FST_REQ_FILE_TOO_LARGE";
+        throw isTooLarge ? tooLarge() : (diskFull(error) ?? error);
       });
       const { size } = await stat(path);
-      if (part.file.truncated || size > most)
-        throw problem("file-too-large", { most: `${most / 1024 / 1024} MB` });
+      if (part.file.truncated) throw tooLarge();
       if (size === 0) throw problem("file-empty", { name });
       return use({ path, name });
     });

@@ -4,7 +4,7 @@ import { and, eq } from "drizzle-orm";
 import { applyVariation } from "../../core/batch";
 import { knownPlacement } from "../../core/piece";
 import type { PlacementLookup } from "../../core/placements";
-import type { Problem } from "../../core/problem";
+import { problem, type Problem } from "../../core/problem";
 import { within } from "../files/within";
 import type { Make } from "../jobs/queue";
 import { asProblem } from "../problems";
@@ -47,10 +47,10 @@ export class BatchRunner {
   async make(row: BatchRow, { signal, again, moved }: Parameters<Make>[1]): Promise<void> {
     // Every task in flight listens.
     setMaxListeners(0, signal);
-    const pace = new Pace(this.around.now);
-    this.paces.set(row.id, pace);
     const files = await this.missing(row);
     const lookup = await this.lookup(row);
+    const pace = new Pace(this.around.now);
+    this.paces.set(row.id, pace);
     const full = new AbortController();
     const failed: Problem[] = [];
     let next = 0;
@@ -63,12 +63,11 @@ export class BatchRunner {
           await moved();
         } catch (error) {
           if (signal.aborted) return;
-          const problem = asProblem(error);
-          if (problem.code === "store-full") full.abort(problem);
-          else {
-            failed.push(problem);
-            await this.note(row.id, file, problem);
-          }
+          const why = asProblem(error);
+          // A failure for which there is no room to note it down is one of room too.
+          const noted = why.code !== "store-full" && (await this.note(row.id, file, why));
+          if (noted) failed.push(why);
+          else full.abort();
         }
       }
     };
@@ -78,7 +77,7 @@ export class BatchRunner {
     } finally {
       this.paces.delete(row.id);
     }
-    if (full.signal.aborted) throw full.signal.reason;
+    if (full.signal.aborted) throw problem("store-full");
     signal.throwIfAborted();
     if (failed.length > 0 && failed.length === files.length) throw failed.at(-1)!;
   }
@@ -121,13 +120,15 @@ export class BatchRunner {
     await this.finishedFiles.add({ batch: row.id, ...file, ...result });
   }
 
-  private async note(batch: string, file: File, { message }: Problem): Promise<void> {
-    await this.around.store.write((tx) =>
-      tx
-        .insert(failures)
-        .values({ batch, ...file, message })
-        .onConflictDoNothing(),
-    );
+  /** Whether it could be written down. */
+  private async note(batch: string, file: File, { message }: Problem): Promise<boolean> {
+    const row = { batch, ...file, message };
+    return this.around.store
+      .write((tx) => tx.insert(failures).values(row).onConflictDoNothing())
+      .then(
+        () => true,
+        () => false,
+      );
   }
 }
 

@@ -1,3 +1,4 @@
+import { setMaxListeners } from "node:events";
 import { join } from "node:path";
 import { and, desc, eq, isNull } from "drizzle-orm";
 import {
@@ -36,6 +37,11 @@ interface Filling {
   items: Item[];
   scratch: string;
   signal: AbortSignal;
+}
+
+/** What is put into a zip in order, as it comes. */
+interface Packing extends Pick<Filling, "row" | "crate" | "items"> {
+  making: Promise<{ path: string; result: RenderResult }>[];
 }
 
 /** One file to hand over: made anew, or taken from a batch that made it the same way. */
@@ -209,13 +215,26 @@ export class Deliveries {
     { row, crate, items, scratch, signal }: Filling,
   ): Promise<number> {
     const { request } = row;
+    const given = new AbortController();
+    const either = AbortSignal.any([signal, given.signal]);
+    // Every picture in the making listens.
+    setMaxListeners(0, either);
+    const making = items.map((item, index) =>
+      this.image(item, join(scratch, String(index)), request, either),
+    );
+    try {
+      return await this.pack(zip, { row, crate, items, making });
+    } finally {
+      // When one fails the others are given up, and none writes into the folder after it is gone.
+      given.abort();
+      await Promise.allSettled(making);
+    }
+  }
+
+  private async pack(zip: ZipFile, { row, crate, items, making }: Packing): Promise<number> {
+    const { request } = row;
     const namer = new Namer(request.pattern);
     const files: ManifestFile[] = [];
-    const making = items.map((item, index) =>
-      this.image(item, join(scratch, String(index)), request, signal),
-    );
-    // Each is awaited in order below; this only keeps an early failure from being unhandled.
-    for (const promise of making) promise.catch(() => undefined);
     for (const [index, item] of items.entries()) {
       const { path, result } = await making[index]!;
       const file = fileOf(namer, crate, item, result, request.format);

@@ -149,13 +149,16 @@ export class Session {
 
   /** Lets go of what is stuck: the piece is as the server has it, with what waits behind on top. */
   async takeTheirs(): Promise<void> {
-    if (this.state.stuck) this.around.queue.done();
-    this.set({ stuck: undefined });
+    const { server, queue, tell } = this.around;
     try {
-      this.take(await this.around.server.piece(this.id));
+      const answer = await server.piece(this.id);
+      if (!this.state.stuck) return;
+      queue.done();
+      this.set({ stuck: undefined });
+      this.take(answer);
     } catch (error) {
-      this.wait(error);
-      return;
+      // It stays as it is shown: what the server has is not known.
+      return tell(sentence(error));
     }
     await this.save();
   }
