@@ -264,6 +264,12 @@ describe("bad input gets a sentence", () => {
       expect(body.code).to.equal("table-unreadable");
     });
 
+    it("of more bytes than any that could be used", async () => {
+      const { status, body } = await table("large.csv", new Uint8Array(21 * 1024 * 1024).fill(97));
+      expect(status).to.equal(413);
+      expect(body.message).to.contain("larger than 20 MB");
+    });
+
     it("that are no tables", async () => {
       const { body } = await table("picture.csv", Uint8Array.from([0, 1, 2, 0, 0, 3]));
       expect(body.code).to.equal("table-unreadable");

@@ -144,6 +144,37 @@ describe("jobs", () => {
     await comesTo("a", "paused");
     const [row] = await store.read.select().from(table).where(eq(table.id, "a"));
     expect(row!.state).to.equal("running");
+    jobs.handle("batch", async (id) => void made.push(id), 1);
+    await jobs.resume("a");
+    await comesTo("a", "done");
+    expect(made).to.deep.equal(["a"]);
+  });
+
+  it("are not made when they were cancelled before their turn came", async () => {
+    const { make } = held();
+    jobs.handle("batch", make, 1);
+    await store.write((tx) => jobs.add(tx, "batch", "a"));
+    await Promise.all([jobs.cancel("a"), jobs.next()]);
+    expect(await state("a")).to.equal("cancelled");
+    expect(made).to.deep.equal([]);
+  });
+
+  it("come to their end also when it cannot be noted that they move", async () => {
+    jobs.handle(
+      "batch",
+      async (id, { moved }) => {
+        const { write } = store;
+        store.write = () => Promise.reject(problem("store-full"));
+        await moved();
+        store.write = write;
+        await moved();
+        made.push(id);
+      },
+      1,
+    );
+    await add("a");
+    await comesTo("a", "done");
+    expect(made).to.deep.equal(["a"]);
   });
 
   it("are taken up however often the program ends, as long as they move", async () => {

@@ -125,6 +125,17 @@ describe("batches and deliveries", function () {
       );
       expect(held.message).to.contain("disk is full");
       expect(await readdir(join(server.folder, "scratch"))).to.deep.equal([]);
+      // Of several sizes the first finds no room while another is being painted.
+      room = 1;
+      const { body: several } = await server.ask("POST", `${piece}/deliveries`, {
+        sizes: ["poster-a3", "story", "ad-leaderboard"],
+      });
+      await until(
+        async () => (await server.ask("GET", `/api/deliveries/${several.id}`)).body,
+        ({ state }) => state === "paused",
+      );
+      expect(await readdir(join(server.folder, "scratch"))).to.deep.equal([]);
+      made.length = 0;
       room = 100;
       await server.ask("POST", `/api/batches/${body.id}/resume`);
       expect(await done(body.id)).to.include({ state: "done", made: 6, failed: 0 });

@@ -215,6 +215,22 @@ describe("a session with a piece", () => {
     }
   });
 
+  it("does not let go of what is stuck before it knows what the server has", async () => {
+    const { server, session, seen, pass, type } = page();
+    await session.open();
+    server.refuses = () => true;
+    type("Refused");
+    await pass();
+    server.fates = ["lost"];
+    await session.takeTheirs();
+    expect(seen.state.stuck?.edit.to).to.equal("Refused");
+    expect(headline(seen.state.piece)).to.equal("Refused");
+    expect(seen.told.at(-1)).to.equal(noAnswer().message);
+    await session.takeTheirs();
+    expect(headline(seen.state.piece)).to.equal(headline(server.piece_));
+    expect(seen.state.saving).to.equal("saved");
+  });
+
   it("shows another window's change, with what is not saved yet on top of it", async () => {
     const { server, session, seen, type } = page();
     await session.open();
