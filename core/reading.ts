@@ -32,7 +32,7 @@ const MOST_DEEP = 100;
 
 /**
  * The same JSON with whole characters only: half of a surrogate pair, as a text cut in its middle leaves it, becomes U+FFFD,
- * as it would where it is stored. What is whole is answered as it is. Throws `request-invalid` for what is nested too deep.
+ * as it would where it is stored. Throws `request-invalid` for what is nested too deep.
  */
 export function wellFormed(value: unknown, deep = 0): unknown {
   if (typeof value === "string") return HALF.test(value) ? value.replace(HALVES, "\ufffd") : value;

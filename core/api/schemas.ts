@@ -239,9 +239,13 @@ export const Binned = z.object({
 });
 export type Binned = z.infer<typeof Binned>;
 
+/** What takes room; `renditions` are copies that were scaled for the screen. */
+export const StorageKind = z.enum(["files", "batches", "deliveries", "renditions", "documents"]);
+export type StorageKind = z.infer<typeof StorageKind>;
+
 /** What lies on the disk, by kind, and what could be done without. */
 export const StorageAnswer = z.object({
-  usage: z.array(z.object({ kind: z.string(), count: z.number().int(), bytes: z.number() })),
+  usage: z.array(z.object({ kind: StorageKind, count: z.number().int(), bytes: z.number() })),
   free: z.number(),
   /** Pictures that no piece, kit, template or batch shows. */
   unused: z.array(z.object({ id: FileId, name: z.string(), bytes: z.number() })),

@@ -7,14 +7,7 @@ import { box, scaleBox, type Box } from "../../core/geometry";
 import type { FileId, PictureFile } from "../../core/files";
 import { Kept } from "../../core/kept";
 import { loadType, piecePictures } from "../../core/needs";
-import {
-  paint,
-  paintSvg,
-  pathCache,
-  type Bitmap,
-  type Materials,
-  type SvgPicture,
-} from "../../core/paint";
+import { paint, paintSvg, pathCache, type Bitmap, type SvgPicture } from "../../core/paint";
 import { develop, type Developing, type Raster } from "../../core/picture";
 import type { Piece } from "../../core/piece";
 import type { Placement } from "../../core/placements";
@@ -25,6 +18,7 @@ import { Typesetter } from "../../core/type";
 import { NO_FACES, withFaces, type FaceFinder } from "../faces/pool";
 import { toSfnt } from "../files/sfnt";
 import type { FileSource } from "../files/source";
+import { inBands, isLarge } from "./bands";
 import { giveBack } from "./collect";
 import { iconLookup } from "./icons";
 import { inspectPicture } from "./inspect";
@@ -40,9 +34,6 @@ sharp.cache(false);
 
 /** Bytes of whole pictures, and as many of their crops, that each thread keeps. */
 const MOST_KEPT = 48 * 1024 * 1024;
-/** Pixels of a canvas; what is larger is painted band by band, so that it is in memory once and not twice. */
-const MOST_AT_ONCE = 12_000_000;
-const PIXELS_A_BAND = 4_000_000;
 /** Of so many pictures it is kept what they show. */
 const MOST_KNOWN = 500;
 
@@ -55,28 +46,6 @@ const QUALITY = 90;
 export interface PaintedSheet {
   page: Scene;
   sizes: { scene: Scene; at: Box }[];
-}
-
-/** The pixels of a large scene, RGBA. */
-async function inBands(
-  scene: Scene,
-  materials: Materials<Path2D, Canvas>,
-  scale: number,
-  width: number,
-  height: number,
-): Promise<Buffer> {
-  const data = Buffer.allocUnsafe(width * height * 4);
-  const band = Math.max(1, Math.floor(PIXELS_A_BAND / width));
-  const canvas = createCanvas(width, Math.min(band, height));
-  for (let top = 0; top < height; top += band) {
-    const from = { x: 0, y: -top };
-    paint<Path2D, Canvas>(canvas.getContext("2d") as never, scene, materials, scale, from);
-    const rows = Math.min(band, height - top);
-    canvas.data().copy(data, top * width * 4, 0, rows * width * 4);
-    // Each band's pixels are a copy.
-    await giveBack();
-  }
-  return data;
 }
 
 const page0 = ({ width, height }: Scene): Box => box(0, 0, width, height);
@@ -169,10 +138,10 @@ export class Studio {
     scale: number,
   ): Promise<{ data: Buffer; width: number; height: number }> {
     const [width, height] = [Math.round(scene.width * scale), Math.round(scene.height * scale)];
-    const isLarge = width * height > MOST_AT_ONCE;
-    if (isLarge) await this.forget();
+    const inParts = isLarge(width, height);
+    if (inParts) await this.forget();
     const materials = await this.materials(scene, scale);
-    if (isLarge) {
+    if (inParts) {
       // The pixels that its pictures were made of are given back before there are more.
       await giveBack();
       return { data: await inBands(scene, materials, scale, width, height), width, height };

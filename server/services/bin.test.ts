@@ -116,7 +116,7 @@ describe("what was deleted", () => {
     const { usage, free, aside, restoring } = await storage();
     expect(free).to.be.above(0);
     expect({ aside, restoring }).to.deep.equal({ aside: [], restoring: false });
-    const pictures = usage.find(({ kind }) => kind.startsWith("Pictures"))!;
+    const pictures = usage.find(({ kind }) => kind === "files")!;
     const { body } = await server.ask("GET", "/api/pictures");
     expect(pictures.count).to.be.at.least(body.pictures.length);
     expect(pictures.bytes).to.be.above(100_000);

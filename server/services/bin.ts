@@ -21,7 +21,7 @@ const TABLES = {
   delivery: deliveries,
 } satisfies Record<BinKind, unknown>;
 
-/** Where a stored file's id may stand, and what that is called. Its name is too long to stand anywhere by chance. */
+/** Where the ids of stored files may stand, and what that is called. */
 const USES: [what: string, table: string, columns: string[]][] = [
   ["a piece", "pieces", ["document"]],
   ["the history of a piece", "edits", ["edit"]],
@@ -31,6 +31,8 @@ const USES: [what: string, table: string, columns: string[]][] = [
   ["a batch", "batches", ["document", "variations", "brand"]],
   ["a delivery", "deliveries", ["document", "brand"]],
 ];
+/** An id is the SHA-256 of a file's content: nothing else looks like it. */
+const FILE_IDS = /[0-9a-f]{64}/g;
 
 /** Things that were deleted: out of sight at once, and gone for good after 30 days. */
 export class Bin {
@@ -48,7 +50,7 @@ export class Bin {
         .where(and(eq(table.id, id), isNull(table.deleted)));
       if (!row) throw problem("not-found", { what: kind, id });
       if (kind === "picture") {
-        const [use] = await usesOf(tx, id);
+        const use = (await usesOfFiles(tx)).get(id);
         const { name } = row as typeof files.$inferSelect;
         if (use !== undefined) throw problem("picture-in-use", { name, uses: use });
       }
@@ -119,9 +121,8 @@ export class Bin {
       .select({ id: files.id, name: files.name, bytes: files.bytes })
       .from(files)
       .where(and(isNotNull(files.picture), isNull(files.deleted)));
-    const free: typeof rows = [];
-    for (const row of rows) if ((await usesOf(read, row.id)).length === 0) free.push(row);
-    return free;
+    const uses = await usesOfFiles(read);
+    return rows.filter(({ id }) => !uses.has(id));
   }
 
   /** Deletes for good what has been in the bin for 30 days: rows first, so that nothing tells of bytes that are gone. */
@@ -172,14 +173,17 @@ const isEmptyCrate = sql`NOT EXISTS (SELECT 1 FROM pieces WHERE pieces.crate = $
 const batchName = ({ document, variations }: typeof batches.$inferSelect): string =>
   `${document.title}, ${variations.length} variations`;
 
-async function usesOf(reader: Pick<Transaction, "all">, file: string): Promise<string[]> {
-  const uses: string[] = [];
-  for (const [what, table, columns] of USES) {
-    const names = columns.map((column) => sql`instr(${sql.identifier(column)}, ${file})`);
-    const [row] = await reader.all(
-      sql`SELECT 1 FROM ${sql.identifier(table)} WHERE ${sql.join(names, sql` OR `)} LIMIT 1`,
-    );
-    if (row) uses.push(what);
-  }
+/** Each file that is used, with the first place where it is; every document is gone through once. */
+async function usesOfFiles(reader: Pick<Transaction, "all">): Promise<Map<string, string>> {
+  const uses = new Map<string, string>();
+  for (const [what, table, columns] of USES)
+    for (const column of columns) {
+      const name = sql.identifier(column);
+      const rows = await reader.all<{ text: string | null }>(
+        sql`SELECT ${name} AS text FROM ${sql.identifier(table)}`,
+      );
+      for (const { text } of rows)
+        for (const [id] of text?.matchAll(FILE_IDS) ?? []) if (!uses.has(id)) uses.set(id, what);
+    }
   return uses;
 }

@@ -6,13 +6,8 @@ import { freeIn } from "../files/scratch";
 import type { Bin } from "./bin";
 import type { Surroundings } from "./services";
 
-/** What lies where in the data folder, as a person calls it. */
-const KINDS: [kind: string, folder: string][] = [
-  ["Pictures and fonts", "files"],
-  ["Batches", "batches"],
-  ["Deliveries", "deliveries"],
-  ["Scaled copies for the screen", "renditions"],
-];
+/** What lies in folders of its own, each called as it is. */
+const FOLDERS = ["files", "batches", "deliveries", "renditions"] as const;
 
 /** How much room everything takes, and what could be done without. */
 export class Storage {
@@ -24,12 +19,12 @@ export class Storage {
   async look(): Promise<StorageAnswer> {
     const { folder, store } = this.around;
     const usage = await Promise.all(
-      KINDS.map(async ([kind, name]) => ({ kind, ...(await sizeOf(join(folder, name))) })),
+      FOLDERS.map(async (kind) => ({ kind, ...(await sizeOf(join(folder, kind))) })),
     );
     const files = ["zest.db", "zest.db-wal"].map((name) => sizeAt(join(folder, name)));
     const database = (await Promise.all(files)).reduce((sum, size) => sum + size);
     return {
-      usage: [...usage, { kind: "Pieces, kits and their history", count: 1, bytes: database }],
+      usage: [...usage, { kind: "documents", count: 1, bytes: database }],
       free: await freeIn(folder),
       unused: await this.bin.unused(),
       bin: await this.bin.list(),

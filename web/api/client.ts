@@ -43,8 +43,6 @@ import { Placement } from "../../core/placements";
 import { Template } from "../../core/templates";
 import { RequestError } from "./request-error";
 
-export { RequestError };
-
 async function ask<T extends z.ZodType>(
   schema: T,
   method: string,

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Download, Plus, Shirt, Trash2 } from "@lucide/vue";
+import { Download, Plus, Shirt } from "@lucide/vue";
 import { NButton } from "naive-ui";
 import { computed, ref } from "vue";
 import type { CrateAnswer, PieceKeeping } from "../../core/api";
@@ -7,6 +7,7 @@ import { api } from "../api/client";
 import { useLibrary } from "../stores/library";
 import { useToasts } from "../stores/toasts";
 import { counted } from "./counted";
+import DeleteButton from "./DeleteButton.vue";
 import DressCrate from "./DressCrate.vue";
 import PieceCard from "./PieceCard.vue";
 
@@ -86,16 +87,11 @@ const brand = computed(() => library.brandById.get(props.crate.brand));
       <a class="button plain" :href="`/api/crates/${crate.id}/bundle`" download>
         <Download :size="16" aria-hidden="true" /> Export
       </a>
-      <NButton
-        quaternary
-        type="primary"
-        size="small"
-        :aria-label="`Delete the crate ${crate.name}`"
+      <DeleteButton
+        :name="`the crate ${crate.name}`"
         title="Delete it with its pieces; they can be brought back for 30 days"
-        @click="remove('crate', crate.id, crate.name)"
-      >
-        <Trash2 :size="16" aria-hidden="true" />
-      </NButton>
+        @remove="remove('crate', crate.id, crate.name)"
+      />
     </header>
     <DressCrate v-model:shown="dressing" :crate="crate" />
     <p v-if="crate.pieces.length === 0" class="quiet">

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { Archive, CopyPlus, Trash2 } from "@lucide/vue";
-import { NButton } from "naive-ui";
+import { Archive, CopyPlus } from "@lucide/vue";
 import { computed } from "vue";
 import type { PieceKeeping } from "../../core/api";
 import type { Piece } from "../../core/piece";
 import { useLibrary } from "../stores/library";
 import { useWall } from "../wall/use-wall";
+import DeleteButton from "./DeleteButton.vue";
 import GraphicTile from "./GraphicTile.vue";
 
 /** A piece on its crate's shelf: the lead size, and three others small beside it. */
@@ -101,16 +101,7 @@ const kinds = { post: "Post", carousel: "Carousel", story: "Story", ad: "Ad" };
       >
         <CopyPlus :size="16" aria-hidden="true" />
       </button>
-      <NButton
-        quaternary
-        type="primary"
-        size="small"
-        :aria-label="`Delete ${piece.title}`"
-        title="Delete it; it can be brought back for 30 days"
-        @click="emit('remove')"
-      >
-        <Trash2 :size="16" aria-hidden="true" />
-      </NButton>
+      <DeleteButton :name="piece.title" @remove="emit('remove')" />
     </footer>
   </article>
 </template>

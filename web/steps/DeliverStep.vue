@@ -1,17 +1,14 @@
 <script setup lang="ts">
-import { Download } from "@lucide/vue";
-import { NButton } from "naive-ui";
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from "vue";
 import { isUnderWay, type DeliveryAnswer, type ImageFormat } from "../../core/api";
 import { DEFAULT_PATTERN } from "../../core/batch";
 import { api } from "../api/client";
 import { counted } from "../parts/counted";
+import DeliveryList from "../parts/DeliveryList.vue";
 import FileFields from "../parts/FileFields.vue";
-import { JOB_STATES, jobTurn } from "../parts/job-states";
 import InLedger from "../parts/InLedger.vue";
 import OutdatedList from "../parts/OutdatedList.vue";
 import GraphicTile from "../parts/GraphicTile.vue";
-import { sizeOf } from "../parts/size-of";
 import SheetLinks from "../parts/SheetLinks.vue";
 import { useBatch } from "../stores/batch";
 import { usePiece } from "../stores/piece";
@@ -81,24 +78,6 @@ async function make(): Promise<void> {
   }
 }
 
-function factsOf({ state, made, files, bytes: size, created }: DeliveryAnswer): string {
-  if (state === "running") return `${made} of ${files} files made …`;
-  const facts = [counted(files, "file"), time(created)];
-  if (state === "done") facts.splice(1, 0, sizeOf(size));
-  else facts.push(JOB_STATES[state]);
-  return facts.join(", ");
-}
-
-async function turn(id: string, to: "cancel" | "resume"): Promise<void> {
-  await api.turnDelivery(id, to).catch(toasts.fail);
-  await refresh();
-}
-
-async function remove(id: string): Promise<void> {
-  await api.remove("delivery", id).catch(toasts.fail);
-  await refresh();
-}
-
 const time = (value: string): string =>
   new Date(value).toLocaleString(undefined, { dateStyle: "medium", timeStyle: "short" });
 </script>
@@ -151,39 +130,7 @@ const time = (value: string): string =>
           {{ count === 0 ? "Nothing chosen" : `Make a zip of ${counted(count, "file")}` }}
         </button>
       </section>
-      <section v-if="deliveries.length" class="made" aria-label="Deliveries">
-        <h3>Made so far</h3>
-        <div v-for="delivery in deliveries" :key="delivery.id" class="delivery">
-          <p class="file">{{ delivery.name }}</p>
-          <p class="quiet small number">{{ factsOf(delivery) }}</p>
-          <p v-if="delivery.message" class="failed small">{{ delivery.message }}</p>
-          <div class="turns">
-            <a
-              v-if="delivery.state === 'done'"
-              class="button"
-              :href="`/api/deliveries/${delivery.id}/file`"
-              download
-            >
-              <Download :size="16" aria-hidden="true" /> Download
-            </a>
-            <NButton
-              v-else
-              size="small"
-              @click="turn(delivery.id, jobTurn(delivery.state) ?? 'resume')"
-              >{{ jobTurn(delivery.state) === "cancel" ? "Cancel" : "Make it again" }}</NButton
-            >
-            <NButton
-              v-if="jobTurn(delivery.state) !== 'cancel'"
-              quaternary
-              type="primary"
-              size="small"
-              title="It can be brought back for 30 days"
-              @click="remove(delivery.id)"
-              >Delete</NButton
-            >
-          </div>
-        </div>
-      </section>
+      <DeliveryList :deliveries="deliveries" @changed="refresh" />
     </InLedger>
   </div>
 </template>
@@ -279,33 +226,5 @@ fieldset + .form {
   min-height: 76px;
   font-size: 13px;
   resize: vertical;
-}
-
-.made {
-  display: grid;
-  gap: 12px;
-  padding-top: 16px;
-  margin-top: 20px;
-  border-top: 1px solid var(--line);
-}
-
-.delivery {
-  display: grid;
-  gap: 4px;
-  justify-items: start;
-}
-
-.turns {
-  display: flex;
-  gap: 4px;
-  align-items: center;
-}
-
-.file {
-  overflow-wrap: anywhere;
-}
-
-.failed {
-  color: var(--berry);
 }
 </style>

@@ -2,7 +2,7 @@
 import { Download, RotateCcw, Trash2, Upload } from "@lucide/vue";
 import { NAlert, NButton, NTable, NUpload, type UploadCustomRequestOptions } from "naive-ui";
 import { computed, onMounted, ref, shallowRef } from "vue";
-import type { BinKind, Binned, StorageAnswer } from "../../core/api";
+import type { BinKind, Binned, StorageAnswer, StorageKind } from "../../core/api";
 import { api } from "../api/client";
 import { counted } from "../parts/counted";
 import PageBar from "../parts/PageBar.vue";
@@ -22,6 +22,13 @@ const KINDS: Record<BinKind, string> = {
   picture: "Picture",
   batch: "Batch",
   delivery: "Delivery",
+};
+const USES: Record<StorageKind, string> = {
+  files: "Pictures and fonts",
+  batches: "Batches",
+  deliveries: "Deliveries",
+  renditions: "Scaled copies for the screen",
+  documents: "Pieces, kits and their history",
 };
 const total = computed(() => storage.value?.usage.reduce((sum, { bytes }) => sum + bytes, 0) ?? 0);
 const unusedBytes = computed(
@@ -90,19 +97,19 @@ async function takeBackup({ file, onFinish }: UploadCustomRequestOptions): Promi
         </thead>
         <tbody>
           <tr v-for="one in storage.usage" :key="one.kind">
-            <td>{{ one.kind }}</td>
+            <td>{{ USES[one.kind] }}</td>
             <td class="figure number">{{ one.count }}</td>
             <td class="figure number">{{ sizeOf(one.bytes) }}</td>
             <td class="act">
               <NButton
-                v-if="one.kind.startsWith('Scaled') && one.bytes > 0"
+                v-if="one.kind === 'renditions' && one.bytes > 0"
                 size="tiny"
                 :disabled="busy"
                 @click="act(api.clearRenditions)"
                 >Clear</NButton
               >
               <NButton
-                v-if="one.kind.startsWith('Pictures') && storage.unused.length"
+                v-if="one.kind === 'files' && storage.unused.length"
                 size="tiny"
                 :disabled="busy"
                 @click="deleteUnused"
