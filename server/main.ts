@@ -69,6 +69,12 @@ async function start(): Promise<void> {
     if (loaded.length > 0) say(`Loaded the demo: ${loaded.join(", ")}.`);
   }
   const app = await makeApp(services, join(root, "dist/web"));
+  // A last resort: a failure that no code waits for is told, and costs nobody else their work.
+  process.on("unhandledRejection", (reason) =>
+    console.error(
+      `A failure that nothing waited for: ${reason instanceof Error ? reason.stack : String(reason)}`,
+    ),
+  );
   stopOnSignals(async () => {
     await Promise.all([app.close(), jobs.close()]);
     await Promise.all([pool.close(), faces.close(), reader.close()]);

@@ -180,32 +180,42 @@ describe("the templates", () => {
     }
   });
 
-  for (const brand of BRANDS) {
+  /**
+   * Each brand has its turn with every template, and with every place: all of them with all would be four times as many,
+   * and a rule is seldom broken by three things at once that no two of them break.
+   */
+  const inTurn = (brand: number, template: number) => (_: unknown, place: number) =>
+    (template + place) % BRANDS.length === brand;
+
+  BRANDS.forEach((brand, turn) => {
     it(`break no rule in ${brand.id}, in any placement`, () => {
-      const found = shippedTemplates.flatMap((template) =>
-        brokenIn(template, brand, {}, PICTURES, PLACES),
+      const found = shippedTemplates.flatMap((template, index) =>
+        brokenIn(template, brand, {}, PICTURES, PLACES.filter(inTurn(turn, index))),
       );
       expect(found).to.deep.equal([]);
     });
 
     it(`break no rule in ${brand.id} with few words or many, with and without pictures`, () => {
-      const found = shippedTemplates.flatMap((template) =>
-        (["short", "long"] as const).flatMap((length) =>
-          [PICTURES, []].flatMap((pictures) =>
-            brokenIn(template, brand, otherWords(template, length), pictures, SHAPES),
-          ),
-        ),
+      const ways = (["short", "long"] as const).flatMap((length) =>
+        [PICTURES, []].map((pictures) => ({ length, pictures })),
+      );
+      const found = shippedTemplates.flatMap((template, index) =>
+        ways.flatMap(({ length, pictures }, way) => {
+          const shapes = SHAPES.filter(inTurn(turn, index + way));
+          return brokenIn(template, brand, otherWords(template, length), pictures, shapes);
+        }),
       );
       expect(found).to.deep.equal([]);
     });
-  }
+  });
 
   for (const brand of BRANDS.slice(0, 2)) {
     it(`break no rule in ${brand.id} on a dark ground or a light one`, () => {
-      const found = (["dark", "light"] as const).flatMap((mood) =>
-        shippedTemplates.flatMap((template) =>
-          brokenIn(template, brand, {}, PICTURES, SHAPES, spreadFor(brand, mood)),
-        ),
+      const found = (["dark", "light"] as const).flatMap((mood, turn) =>
+        shippedTemplates.flatMap((template, index) => {
+          const shapes = SHAPES.filter((_, place) => (index + place) % 2 === turn);
+          return brokenIn(template, brand, {}, PICTURES, shapes, spreadFor(brand, mood));
+        }),
       );
       expect(found).to.deep.equal([]);
     });
@@ -286,10 +296,11 @@ describe("the templates", () => {
       date: "Saturday 5 December, 10:00",
       "call-to-action": "Come and look",
     };
-    for (const brand of BRANDS) {
+    BRANDS.forEach((brand, turn) => {
       const from = piece(shippedTemplates[0]!, brand, words);
       const broken = [1, 2, 5].flatMap((round) =>
         shippedTemplates.flatMap((template, index) => {
+          if (!inTurn(turn, round)(template, index)) return [];
           const look = lookAt(template, brand, index, round);
           const lead = placementById(template.design.lead);
           const { layout } = begin(inLook(from, template, look, brand), brand, lead, sources);
@@ -299,7 +310,7 @@ describe("the templates", () => {
         }),
       );
       expect(broken, brand.id).to.deep.equal([]);
-    }
+    });
   });
 
   it("lose no words: what has no place stays in the message", () => {

@@ -106,6 +106,10 @@ describe("batches and deliveries", function () {
     const run = pool.run.bind(pool);
     let room = 3;
     const made: string[] = [];
+    // What would end the program outside a test.
+    const unheard: unknown[] = [];
+    const hear = (reason: unknown) => unheard.push(reason);
+    process.on("unhandledRejection", hear);
     pool.run = async (task, signal) => {
       if (room-- <= 0) throw Object.assign(new Error("no space left"), { code: "ENOSPC" });
       made.push(task.path);
@@ -145,7 +149,9 @@ describe("batches and deliveries", function () {
         ({ state }) => state === "done",
       );
       expect(new Set(made).size).to.equal(made.length);
+      expect(unheard).to.deep.equal([]);
     } finally {
+      process.off("unhandledRejection", hear);
       pool.run = run;
     }
   });

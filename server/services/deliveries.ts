@@ -222,6 +222,8 @@ export class Deliveries {
     const making = items.map((item, index) =>
       this.image(item, join(scratch, String(index)), request, either),
     );
+    // One may fail before its turn to be waited for, and a failure that nobody hears ends the program.
+    for (const one of making) one.catch(() => undefined);
     try {
       return await this.pack(zip, { row, crate, items, making });
     } finally {

@@ -1,7 +1,7 @@
-import { mkdtemp, rm, writeFile } from "node:fs/promises";
+import { rmSync } from "node:fs";
+import { cp, mkdtemp, rm, writeFile } from "node:fs/promises";
 import { tmpdir } from "node:os";
 import { dirname, join } from "node:path";
-import { pathToFileURL } from "node:url";
 import type { PlacementLookup } from "../../core/placements";
 import { makeApp, makeServices, type App, type Services } from "../../server/app";
 import { loadDemo } from "../../server/demo";
@@ -31,17 +31,40 @@ export interface TestServer {
   close(): Promise<void>;
 }
 
-const loader = pathToFileURL(join(root, "tests/support/tsx-worker.mjs")).href;
+/** Reading the demo's pictures takes seconds: a process does it once, and each server begins with a copy. */
+let demoData: Promise<string> | undefined;
+
+async function withDemo(): Promise<string> {
+  const folder = await newFolder();
+  process.once("exit", () => rmSync(folder, { recursive: true, force: true }));
+  await (await serverOver(folder, NO_FACES)).close();
+  return folder;
+}
+
+const newFolder = (): Promise<string> => mkdtemp(join(tmpdir(), "zest-test-"));
 
 /** The whole server over a folder of its own, with the demo loaded; its clock moves on whenever it is asked. */
 export async function testServer(
   folder?: string,
   faces: FaceFinder = NO_FACES,
 ): Promise<TestServer> {
-  const data = folder ?? (await mkdtemp(join(tmpdir(), "zest-test-")));
+  if (folder !== undefined) return serverOver(folder, faces);
+  const data = await newFolder();
+  await cp(await (demoData ??= withDemo()), data, { recursive: true });
+  const server = await serverOver(data, faces);
+  return {
+    ...server,
+    async close() {
+      await server.close();
+      await rm(data, { recursive: true, force: true });
+    },
+  };
+}
+
+async function serverOver(data: string, faces: FaceFinder): Promise<TestServer> {
   const blobs = join(data, "files");
   const pool = new RenderPool(
-    { filename: join(root, "server/render/worker.ts"), execArgv: ["--import", loader] },
+    { filename: join(root, "dist/server/worker.js") },
     { blobs, fonts: fontFolder },
   );
   const stored = new Blobs(blobs);
@@ -85,7 +108,6 @@ export async function testServer(
       await services.around.jobs.close();
       await pool.close();
       await store.close();
-      if (!folder) await rm(data, { recursive: true, force: true });
     },
   };
 }
