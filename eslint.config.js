@@ -46,7 +46,7 @@ export default ts.config(
     // What only the types tell: promises that nobody waits for, and cases that nobody has thought of.
     files: ["core/**/*.ts", "server/**/*.ts", "web/**/*.{ts,vue}"],
     languageOptions: {
-      parserOptions: { project: "./tsconfig.json", extraFileExtensions: [".vue"] },
+      parserOptions: { project: "./tsconfig.lint.json", extraFileExtensions: [".vue"] },
     },
     rules: {
       "@typescript-eslint/no-floating-promises": "error",

@@ -21,6 +21,8 @@ const root = process.env.ZEST_ROOT ?? process.cwd();
 const folder = process.env.ZEST_DATA ?? join(root, "data");
 const port = Number(process.env.ZEST_PORT ?? 4310);
 
+const DAY = 24 * 60 * 60 * 1000;
+
 const now = () => new Date();
 const say = (text: string) => console.log(text);
 
@@ -84,6 +86,10 @@ async function start(): Promise<void> {
   // What was begun before is taken up before anything new can be asked for.
   await jobs.recover();
   await services.bin.empty();
+  setInterval(
+    () => services.bin.empty().catch((error: Error) => say(`The bin: ${error.message}`)),
+    DAY,
+  ).unref();
   await app.listen({ port, host: "127.0.0.1" });
   // Nobody waits for it; what it has not come to is looked at after the next start.
   services.library

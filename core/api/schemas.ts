@@ -226,7 +226,15 @@ export const PaletteAnswer = z.object({
 });
 export type PaletteAnswer = z.infer<typeof PaletteAnswer>;
 
-export const BinKind = z.enum(["piece", "crate", "picture", "batch", "delivery"]);
+export const BinKind = z.enum([
+  "piece",
+  "crate",
+  "picture",
+  "batch",
+  "delivery",
+  "brand",
+  "template",
+]);
 export type BinKind = z.infer<typeof BinKind>;
 
 /** Something that was deleted and can be brought back `until` then. */

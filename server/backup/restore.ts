@@ -105,6 +105,10 @@ async function partsOf(staged: string): Promise<ReadonlySet<string>> {
   return new Set(JSON.parse(await readFile(join(staged, LIST), "utf8")) as string[]);
 }
 
+/** Gives up a backup that waits for the next start; nothing of what is here has changed. */
+export const unstage = (folder: string): Promise<void> =>
+  rm(join(folder, RESTORED), { recursive: true, force: true });
+
 /** Whether a backup waits for the next start. */
 export const isStaged = async (folder: string): Promise<boolean> =>
   (await readdir(folder)).includes(RESTORED);

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import type { Routes, Services } from "../app";
 import { backUp } from "../backup/backup";
-import { stageBackup } from "../backup/restore";
+import { stageBackup, unstage } from "../backup/restore";
 import { problems } from "./params";
 import { withUpload } from "./upload";
 
@@ -39,5 +39,18 @@ export function addBackupRoutes(routes: Routes, { around }: Services): void {
         },
         MOST_BACKUP,
       ),
+  );
+  routes.delete(
+    "/api/restore",
+    {
+      schema: {
+        summary: "Leave everything as it is at the next start, though a backup was taken in",
+        response: { 200: z.object({}) },
+      },
+    },
+    async () => {
+      await unstage(around.folder);
+      return {};
+    },
   );
 }

@@ -1,11 +1,12 @@
 import { z } from "zod";
 import { BinKind, ProblemAnswer, StorageAnswer } from "../../core/api";
 import type { Routes, Services } from "../app";
+import type { MarkedKind } from "../services/bin";
 import { Id, problems } from "./params";
 
 const Done = z.object({});
-/** The addresses of what can be deleted. */
-const PATHS: Record<BinKind, string> = {
+/** The addresses of what can be deleted; kits and templates are at theirs, where more is asked. */
+const PATHS: Record<MarkedKind, string> = {
   piece: "/api/pieces/:id",
   crate: "/api/crates/:id",
   picture: "/api/pictures/:id",
@@ -20,9 +21,9 @@ export function addStorageRoutes(routes: Routes, { storage, bin }: Services): vo
     { schema: { summary: "Disk use by kind, and the bin", response: { 200: StorageAnswer } } },
     () => storage.look(),
   );
-  for (const kind of BinKind.options)
+  for (const [kind, path] of Object.entries(PATHS) as [MarkedKind, string][])
     routes.delete(
-      PATHS[kind],
+      path,
       {
         schema: {
           summary: `Put a ${kind} in the bin; it can be brought back for 30 days`,

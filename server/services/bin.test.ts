@@ -29,7 +29,7 @@ describe("what was deleted", () => {
   const age = (days: number) =>
     server.store.write(async (tx) => {
       const then = new Date(Date.now() - days * 86_400_000).toISOString();
-      for (const table of ["pieces", "crates", "files", "batches", "deliveries"])
+      for (const table of ["pieces", "crates", "files", "batches", "deliveries", "put_away"])
         await tx.run(
           sql`UPDATE ${sql.identifier(table)} SET deleted = ${then} WHERE deleted IS NOT NULL`,
         );
@@ -110,6 +110,52 @@ describe("what was deleted", () => {
     expect((await server.ask("GET", "/api/pieces/late-opening")).status).to.equal(200);
     const facts = await server.services.around.jobs.facts([batch.id, delivery.id]);
     expect(facts.size).to.equal(0);
+  });
+
+  it("may be a brand kit or a template, which leave their places free and come back whole", async () => {
+    const kit = async () => (await server.ask("GET", "/api/brands/saltlight/versions")).body;
+    await server.ask("PUT", "/api/brands/saltlight/spreads", { pinned: [0] });
+    const before = await kit();
+    const { body: list } = await server.ask("GET", "/api/brands");
+    const swim = list.brands.find(({ id }: { id: string }) => id === "saltlight");
+    const made = await server.ask("POST", "/api/templates", {
+      piece: "late-opening",
+      name: "Ours",
+      purposes: ["offer"],
+      looks: ["pattern"],
+      mood: "light",
+      fixed: [],
+    });
+    expect(made.status, JSON.stringify(made.body)).to.equal(200);
+    await server.ask("DELETE", `/api/templates/${made.body.id}`);
+    await server.ask("DELETE", "/api/brands/saltlight", { instead: "quillmere" });
+    expect(await binned()).to.have.members(["brand saltlight", `template ${made.body.id}`]);
+    // What only the kit in the bin names is not free to be deleted.
+    const logo = swim.logos[0].file;
+    expect((await storage()).unused.map(({ id }) => id)).not.to.include(logo);
+    expect((await restore("brand", "saltlight")).status).to.equal(200);
+    expect((await restore("template", made.body.id)).status).to.equal(200);
+    expect(await kit()).to.deep.equal(before);
+    expect(JSON.stringify((await server.ask("GET", "/api/templates")).body)).to.contain("Ours");
+    expect((await restore("brand", "saltlight")).status).to.equal(404);
+    // Where its name has gone to another meanwhile, it comes back beside it.
+    await server.ask("DELETE", "/api/brands/saltlight", {});
+    const named = await server.ask("POST", "/api/brands", {
+      name: swim.name,
+      colours: [{ name: "Ink", hex: "#112233", role: "primary" }],
+      headline: { shelf: "vollkorn" },
+      text: { shelf: "alegreya-sans" },
+    });
+    expect(named.status, JSON.stringify(named.body)).to.equal(200);
+    await restore("brand", "saltlight");
+    const names = (await server.ask("GET", "/api/brands")).body.brands.map(
+      ({ name }: { name: string }) => name,
+    );
+    expect(names).to.include.members([swim.name, `${swim.name} 2`]);
+    await server.ask("DELETE", `/api/brands/${named.body.id}`, {});
+    await age(31);
+    await server.services.bin.empty();
+    expect(await binned()).to.deep.equal([]);
   });
 
   it("is told with what takes room", async () => {

@@ -5,9 +5,10 @@ import type { SQLiteColumn } from "drizzle-orm/sqlite-core";
 import type { Binned, BinKind } from "../../core/api";
 import { problem } from "../../core/problem";
 import type { Transaction } from "../store/database";
-import { batches, crates, deliveries, files, pieces } from "../store/tables";
+import { batches, crates, deliveries, files, pieces, putAway } from "../store/tables";
 import { batchFolder } from "./batch-runner";
 import { deliveryPath } from "./deliveries";
+import { takeBack } from "./put-away";
 import type { Surroundings } from "./services";
 
 /** What was deleted can be brought back for so long, in milliseconds. */
@@ -19,7 +20,9 @@ const TABLES = {
   picture: files,
   batch: batches,
   delivery: deliveries,
-} satisfies Record<BinKind, unknown>;
+} satisfies Partial<Record<BinKind, unknown>>;
+/** What stays in its table, marked; kits and templates leave theirs. */
+export type MarkedKind = keyof typeof TABLES;
 
 /** Where the ids of stored files may stand, and what that is called. */
 const USES: [what: string, table: string, columns: string[]][] = [
@@ -30,6 +33,7 @@ const USES: [what: string, table: string, columns: string[]][] = [
   ["a template", "templates", ["document"]],
   ["a batch", "batches", ["document", "variations", "brand"]],
   ["a delivery", "deliveries", ["document", "brand"]],
+  ["a brand kit or template in the bin", "put_away", ["kept"]],
 ];
 /** An id is the SHA-256 of a file's content: nothing else looks like it. */
 const FILE_IDS = /[0-9a-f]{64}/g;
@@ -39,7 +43,7 @@ export class Bin {
   constructor(private readonly around: Surroundings) {}
 
   /** Puts something in the bin. Throws `not-found`, and `picture-in-use` for one that is shown somewhere. */
-  async put(kind: BinKind, id: string): Promise<void> {
+  async put(kind: MarkedKind, id: string): Promise<void> {
     const { store, jobs } = this.around;
     if (kind === "batch" || kind === "delivery") await jobs.cancel(id);
     await store.write(async (tx) => {
@@ -68,6 +72,7 @@ export class Bin {
   /** Takes something out of the bin again; a piece brings its crate along. Throws `not-found`. */
   async restore(kind: BinKind, id: string): Promise<void> {
     await this.around.store.write(async (tx) => {
+      if (kind === "brand" || kind === "template") return takeBack(tx, kind, id);
       const table = TABLES[kind];
       const [row] = await tx
         .select()
@@ -89,12 +94,13 @@ export class Bin {
   /** What can be brought back, newest first; the pieces of a crate come back with it and are not listed. */
   async list(): Promise<Binned[]> {
     const { read } = this.around.store;
-    const [inCrates, inPieces, inFiles, inBatches, inDeliveries] = await Promise.all([
+    const [inCrates, inPieces, inFiles, inBatches, inDeliveries, away] = await Promise.all([
       read.select().from(crates).where(isNotNull(crates.deleted)),
       read.select().from(pieces).where(isNotNull(pieces.deleted)),
       read.select().from(files).where(isNotNull(files.deleted)),
       read.select().from(batches).where(isNotNull(batches.deleted)),
       read.select().from(deliveries).where(isNotNull(deliveries.deleted)),
+      read.select().from(putAway),
     ]);
     const withCrate = new Set(inCrates.map(({ id, deleted }) => `${id} ${deleted}`));
     const alone = inPieces.filter(({ crate, deleted }) => !withCrate.has(`${crate} ${deleted}`));
@@ -111,6 +117,7 @@ export class Bin {
       ...inFiles.map((row) => binned("picture", row.id, row.name, row.deleted)),
       ...inBatches.map((row) => binned("batch", row.id, batchName(row), row.deleted)),
       ...inDeliveries.map((row) => binned("delivery", row.id, row.name, row.deleted)),
+      ...away.map((row) => binned(row.kept.kind, row.id, row.name, row.deleted)),
     ].sort((a, b) => b.deleted.localeCompare(a.deleted));
   }
 
@@ -145,6 +152,7 @@ export class Bin {
       for (const { id } of [...dueBatches, ...dueDeliveries]) await jobs.remove(tx, id);
       for (const { id } of dueBatches) await tx.delete(batches).where(eq(batches.id, id));
       for (const { id } of dueDeliveries) await tx.delete(deliveries).where(eq(deliveries.id, id));
+      await tx.delete(putAway).where(due(putAway.deleted));
       await tx.delete(pieces).where(inArray(pieces.id, of));
       await tx.delete(crates).where(and(due(crates.deleted), isEmptyCrate));
       for (const { id } of dueFiles) await tx.delete(files).where(eq(files.id, id));

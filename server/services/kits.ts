@@ -12,6 +12,7 @@ import { lockOf, opens } from "./lock";
 import type { Pieces } from "./pieces";
 import type { Placements } from "./placements";
 import { mustHaveFiles } from "./references";
+import { putAwayKit } from "./put-away";
 import type { Surroundings } from "./services";
 
 /** Brand kits: making, changing, locking and deleting them, and what a change puts out of date. */
@@ -122,7 +123,7 @@ export class Kits {
     });
   }
 
-  /** Deletes a kit. What wears it is dressed in `instead` first; without that, throws `brand-in-use`. */
+  /** Puts a kit in the bin. What wears it is dressed in `instead` first; without that, throws `brand-in-use`. */
   async remove(id: string, instead?: string, key?: string): Promise<DressAnswer> {
     const other = instead === id ? undefined : instead;
     const answer = await this.around.store.write(async (tx) => {
@@ -132,8 +133,7 @@ export class Kits {
         throw problem("brand-in-use", { name: document.name, uses: listed(uses) });
       const dressed =
         other === undefined ? { pieces: [] } : await this.pieces.dressAll(tx, id, other);
-      await tx.delete(brandVersions).where(eq(brandVersions.brand, id));
-      await tx.delete(brands).where(eq(brands.id, id));
+      await putAwayKit(tx, id, this.created());
       return dressed;
     });
     return this.pieces.announced(answer);

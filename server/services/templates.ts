@@ -6,6 +6,7 @@ import type { Template } from "../../core/templates";
 import { designOf, shippedTemplates } from "../../core/templates";
 import { templates } from "../store/tables";
 import type { Pieces } from "./pieces";
+import { putAwayTemplate } from "./put-away";
 import type { Surroundings } from "./services";
 
 /** What can be begun with: the templates that ship with the program and those of the house. */
@@ -52,9 +53,11 @@ export class Templates {
     return this.put(template);
   }
 
+  /** Puts a template in the bin. */
   async remove(id: string): Promise<TemplateList> {
     await this.ofTheHouse(id);
-    await this.around.store.write((tx) => tx.delete(templates).where(eq(templates.id, id)));
+    const deleted = this.around.now().toISOString();
+    await this.around.store.write((tx) => putAwayTemplate(tx, id, deleted));
     return this.list();
   }
 

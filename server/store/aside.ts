@@ -4,6 +4,7 @@ import { Brand } from "../../core/brand";
 import { Piece } from "../../core/piece";
 import { Placement } from "../../core/placements";
 import { Template } from "../../core/templates";
+import { Kept } from "./tables";
 
 /** The columns of JSON by table, each with what it has to be. */
 const DOCUMENTS: [table: string, columns: Record<string, ZodType>][] = [
@@ -12,6 +13,7 @@ const DOCUMENTS: [table: string, columns: Record<string, ZodType>][] = [
   ["pieces", { document: Piece }],
   ["templates", { document: Template }],
   ["placements", { document: Placement }],
+  ["put_away", { kept: Kept }],
   ["batches", { document: z.unknown(), brand: Brand }],
   ["deliveries", { document: Piece.nullable(), brand: Brand.nullable() }],
 ];

@@ -10,7 +10,7 @@ import {
 } from "drizzle-orm/sqlite-core";
 import type { BatchRequest, DeliveryRequest, JobState } from "../../core/api";
 import type { Variation } from "../../core/batch";
-import type { ZodType } from "zod";
+import { z, type ZodType } from "zod";
 import { Brand } from "../../core/brand";
 import type { PictureFile } from "../../core/files";
 import { Piece, type Edit } from "../../core/piece";
@@ -206,6 +206,34 @@ export const templates = sqliteTable("templates", {
   id: text("id").primaryKey(),
   document: document("document", Template).notNull(),
   created: created(),
+});
+
+/** What is kept of a kit or a template that was deleted: its rows. */
+export const Kept = z.discriminatedUnion("kind", [
+  z.object({
+    kind: z.literal("brand"),
+    row: z.object({
+      id: z.string(),
+      document: Brand,
+      lock: z.string().nullable(),
+      created: z.string(),
+    }),
+    versions: z.array(z.object({ number: z.number(), document: Brand, created: z.string() })),
+  }),
+  z.object({
+    kind: z.literal("template"),
+    row: z.object({ id: z.string(), document: Template, created: z.string() }),
+  }),
+]);
+export type Kept = z.infer<typeof Kept>;
+
+/** Kits and templates in the bin. */
+export const putAway = sqliteTable("put_away", {
+  number: integer("number").primaryKey({ autoIncrement: true }),
+  id: text("id").notNull(),
+  name: text("name").notNull(),
+  kept: document("kept", Kept).notNull(),
+  deleted: text("deleted").notNull(),
 });
 
 /** What the team has corrected in the shipped placements, and added to them. */

@@ -1,6 +1,6 @@
 import { expect } from "chai";
 import type { Browser, BrowserContext, Page } from "playwright-core";
-import { launch, openPage, Program } from "./browser";
+import { launch, openPage, Program, settled } from "./browser";
 
 /** A program and a browser for all tests of a suite, and a fresh window for each; a test fails on any error in the page. */
 export class Stage {
@@ -22,12 +22,25 @@ export class Stage {
     beforeEach(async () => {
       this.errors.length = 0;
       const viewport = { width: 1280, height };
-      this.context = await this.browser.newContext({ viewport, acceptDownloads: true });
+      this.context = await this.browser.newContext({
+        viewport,
+        acceptDownloads: true,
+        // Nobody watches it move.
+        reducedMotion: "reduce",
+      });
     });
     afterEach(async () => {
       await this.context.close();
       expect(this.errors).to.deep.equal([]);
     });
+  }
+
+  /** A piece at a step, when everything on it is painted. */
+  async openPiece(piece: string, step = "sizes"): Promise<Page> {
+    const page = await this.open(`/pieces/${piece}/${step}`);
+    await page.getByRole("textbox", { name: "Headline" }).waitFor();
+    await settled(page);
+    return page;
   }
 
   open(path: string): Promise<Page> {

@@ -89,13 +89,13 @@ function form(file: File): FormData {
 }
 
 const Nothing = z.object({});
-const PATHS: Record<BinKind, string> = {
+const PATHS = {
   piece: "/api/pieces",
   crate: "/api/crates",
   picture: "/api/pictures",
   batch: "/api/batches",
   delivery: "/api/deliveries",
-};
+} satisfies Partial<Record<BinKind, string>>;
 
 export const api = {
   crates: () => get(CrateList, "/api/crates"),
@@ -126,9 +126,10 @@ export const api = {
     post(PieceAnswer, `/api/crates/${crate}/pieces`, wanted),
   storage: () => get(StorageAnswer, "/api/storage"),
   /** Puts something in the bin, and takes it out again. */
-  remove: (kind: BinKind, id: string) => ask(Nothing, "DELETE", `${PATHS[kind]}/${id}`),
+  remove: (kind: keyof typeof PATHS, id: string) => ask(Nothing, "DELETE", `${PATHS[kind]}/${id}`),
   bringBack: (kind: BinKind, id: string) => post(Nothing, `/api/bin/${kind}/${id}/restore`),
   clearRenditions: () => ask(Nothing, "DELETE", "/api/renditions"),
+  leaveBackup: () => ask(Nothing, "DELETE", "/api/restore"),
   restoreBackup: (file: File) => post(Nothing, "/api/restore", form(file)),
   importZip: (file: File) => post(ImportAnswer, "/api/imports", form(file)),
   addPicture: (file: File, brand?: string) =>

@@ -57,7 +57,7 @@ async function remove(): Promise<void> {
   const to = inUse.value ? instead.value : undefined;
   const { pieces } = await api.removeBrand(props.brand.id, to, key.value || undefined);
   const dressed = pieces.length > 0 ? ` ${counted(pieces.length, "piece")} dressed anew.` : "";
-  toasts.tell(`${props.brand.name} was deleted.${dressed}`);
+  toasts.tell(`${props.brand.name} was deleted; it can be brought back for 30 days.${dressed}`);
   await router.push({ name: "crates" });
 }
 </script>

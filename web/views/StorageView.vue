@@ -22,6 +22,8 @@ const KINDS: Record<BinKind, string> = {
   picture: "Picture",
   batch: "Batch",
   delivery: "Delivery",
+  brand: "Brand kit",
+  template: "Template",
 };
 const USES: Record<StorageKind, string> = {
   files: "Pictures and fonts",
@@ -74,8 +76,15 @@ async function takeBackup({ file, onFinish }: UploadCustomRequestOptions): Promi
   <PageBar title="Storage" />
   <main v-if="storage" class="storage">
     <NAlert v-if="storage.restoring" type="info" :show-icon="false">
-      A backup is ready to take the place of what is here. Stop the program and start it again; what
-      is here now is kept beside it.
+      <div class="waiting">
+        <span>
+          A backup is ready to take the place of what is here. Stop the program and start it again;
+          what is here now is kept beside it.
+        </span>
+        <NButton size="small" :disabled="busy" @click="act(api.leaveBackup)"
+          >Keep what is here</NButton
+        >
+      </div>
     </NAlert>
     <NAlert v-if="storage.aside.length" type="warning" :show-icon="false">
       {{ counted(storage.aside.length, "document") }} could not be read and
@@ -206,6 +215,13 @@ section {
   display: flex;
   gap: 12px;
   padding-top: 4px;
+}
+
+.waiting {
+  display: flex;
+  gap: 16px;
+  align-items: center;
+  justify-content: space-between;
 }
 
 .upload {

@@ -1,0 +1,62 @@
+import { readFile } from "node:fs/promises";
+import { expect } from "chai";
+import { unzipSync } from "fflate";
+import sharp from "sharp";
+import { Stage } from "../support/stage";
+
+describe("a batch in the interface", () => {
+  const stage = new Stage();
+
+  it("makes a batch of 6 rows × 3 sizes and delivers its 18 files", async () => {
+    const page = await stage.openPiece("opening-announcement", "batch");
+    const rows = ["Boats", "Light", "Still water", "The quiet fleet", "Low tide", "Tied up"];
+    await page
+      .getByLabel("Paste a table")
+      .fill(`headline\tdate\n${rows.map((row) => `${row}\tMay`).join("\n")}`);
+    await page.getByRole("button", { name: "Use this table" }).click();
+    await page.getByText("6 variations × 3 sizes = 18 files").waitFor();
+    await page.getByRole("button", { name: "Make them" }).click();
+    await page.getByText("18 of 18 files").waitFor({ timeout: 60_000 });
+    expect(await page.locator(".sheet figure img").count()).to.equal(6);
+
+    await page.getByRole("link", { name: "Deliver" }).click();
+    await page.getByRole("button", { name: "Choose none" }).click();
+    await page.getByLabel(/6 variations, 18 files/).check();
+    await page.getByRole("button", { name: "Make a zip of 18 files" }).click();
+    const link = page.getByRole("link", { name: "Download" }).first();
+    await link.waitFor({ timeout: 60_000 });
+    const [download] = await Promise.all([page.waitForEvent("download"), link.click()]);
+    const entries = unzipSync(new Uint8Array(await readFile(await download.path())));
+    const names = Object.keys(entries).filter((name) => name !== "manifest.json");
+    expect(names).to.have.lengthOf(18);
+    for (const name of names) {
+      const { width, height, format } = await sharp(entries[name]!).metadata();
+      expect(name).to.match(new RegExp(`_v[1-6]_${width}x${height}\\.png$`));
+      expect(format).to.equal("png");
+    }
+  });
+
+  it("says what is wrong with a table, uses the rest, and cancels what takes too long", async () => {
+    const page = await stage.openPiece("float-before-lunch", "batch");
+    await page.getByLabel("Paste a table").fill("colour\nred");
+    await page.getByRole("button", { name: "Use this table" }).click();
+    await page.getByRole("alert").filter({ hasText: "None of the columns" }).waitFor();
+    await page.getByRole("button", { name: "Another table" }).click();
+    const rows = Array.from({ length: 90 }, (_, index) => `Float ${index},x`).join("\n");
+    await page.getByLabel("Open a table").setInputFiles({
+      name: "rows.csv",
+      mimeType: "text/csv",
+      buffer: Buffer.from(`headline,colour\n${rows}\nonly one`),
+    });
+    await page.getByText("Column “colour” names no slot").waitFor();
+    await page.getByText("Row 91 has 1 cells").waitFor();
+    await page.getByLabel("Every mix").check();
+    await page.getByText("91 variations × 3 sizes = 273 files").waitFor();
+    await page.getByRole("button", { name: "Make them" }).click();
+    await page.getByRole("progressbar").waitFor();
+    await page.getByRole("button", { name: "Cancel" }).click();
+    await page.getByText("91 variations, cancelled").waitFor();
+    await page.reload();
+    await page.getByText("91 variations, cancelled").waitFor();
+  });
+});

@@ -1,0 +1,46 @@
+import { expect } from "chai";
+import { Stage } from "../support/stage";
+
+describe("the crates", () => {
+  const stage = new Stage();
+
+  it("exports a crate and imports it as a new one; a file that is no crate is refused", async () => {
+    const page = await stage.open("/");
+    const shelf = page.getByRole("region", { name: "Autumn lessons" });
+    const [download] = await Promise.all([
+      page.waitForEvent("download"),
+      shelf.getByRole("link", { name: "Export" }).click(),
+    ]);
+    await page.getByLabel("Import a crate").setInputFiles(await download.path());
+    await page.getByText("Imported 1 crate, 1 piece").waitFor();
+    expect(await page.getByRole("heading", { name: "Autumn lessons" }).count()).to.equal(2);
+    const wrong = { name: "a.zip", mimeType: "application/zip", buffer: Buffer.from("no") };
+    await page.getByLabel("Import a crate").setInputFiles(wrong);
+    await page.getByText("a.zip cannot be opened as a zip").waitFor();
+  });
+
+  it("starts a crate for a brand, and in it a piece from a template", async () => {
+    const page = await stage.open("/");
+    await page.getByRole("button", { name: "New crate" }).click();
+    await page.getByLabel("What is the campaign called?").fill("Winter term");
+    await page.getByLabel("For which brand?").selectOption("saltlight");
+    await page.getByRole("button", { name: "Start it" }).click();
+    const shelf = page.getByRole("region", { name: "Winter term" });
+    await shelf.getByText("Saltlight Swim Club").waitFor();
+    await shelf.getByRole("link", { name: "New piece" }).click();
+    await page.getByRole("button", { name: "Begin with Big words" }).click();
+    await page.waitForURL(/\/message$/);
+    await page.getByRole("link", { name: "Winter term" }).waitFor();
+  });
+
+  it("finds pieces by typing, and starts a new one from another", async () => {
+    const page = await stage.open("/");
+    await page.getByRole("heading", { name: "Boats at Rest" }).waitFor();
+    await page.keyboard.press("/");
+    await page.keyboard.type("workshop");
+    expect(await page.locator("article").count()).to.equal(1);
+    await page.getByRole("button", { name: "Start a new piece from Family workshop" }).click();
+    await page.waitForURL(/\/message$/);
+    expect(await page.getByLabel("Name of the piece").inputValue()).to.equal("Family workshop 2");
+  });
+});
