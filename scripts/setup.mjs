@@ -38,7 +38,8 @@ export function ensureInstalled() {
 /** Builds interface and server when a source has changed since the last build. */
 export function ensureBuilt() {
   const stamp = join(root, "dist/.built");
-  const wanted = hashOf(SOURCES.flatMap((name) => filesIn(join(root, name))));
+  const sources = SOURCES.flatMap((name) => filesIn(join(root, name)));
+  const wanted = hashOf(sources.filter((path) => !path.endsWith(".test.ts")));
   if (existsSync(stamp) && readFileSync(stamp, "utf8") === wanted) return;
   console.log("Building …");
   run(process.execPath, [join(root, "scripts/build.mjs")]);
