@@ -5,6 +5,7 @@ import { isUnderWay, type BatchAnswer, type DeliveryAnswer, type PieceAnswer } f
 import type { PictureFile } from "../core/files";
 import { catalogue } from "../core/placements";
 import type { Program } from "../tests/support/browser";
+import { sized, typed } from "../tests/support/edits";
 import { quantile, table } from "./figures";
 
 /** What the server may take, whatever is asked of it. */
@@ -115,7 +116,7 @@ async function largest(program: Program): Promise<string> {
   const own = { ...like, id, name: "Largest", width: 8400, height: 8400 };
   const { piece } = await program.ask<PieceAnswer>(PIECE);
   const to = [...piece.sizes, { placement: id, own, changes: {} }];
-  await program.ask(`${PIECE}/edits`, { edit: { kind: "sizes", to, was: piece.sizes } });
+  await program.ask(`${PIECE}/edits`, { edit: sized(piece, to) });
   return id;
 }
 
@@ -123,7 +124,7 @@ async function largest(program: Program): Promise<string> {
 async function editTimes(program: Program): Promise<number[]> {
   const times: number[] = [];
   for (let i = 0; i < EDITS; i++) {
-    const edit = { kind: "text", slot: "headline", to: `Harbour ${i}`, was: "" };
+    const edit = typed(`Harbour ${i}`, "");
     const start = performance.now();
     await program.ask(`${PIECE}/edits`, { edit, force: true });
     times.push(performance.now() - start);

@@ -183,6 +183,11 @@ const problems = {
     say: (p: { what: string; theirs: string }) =>
       `${p.what} was changed in another window to “${p.theirs}”. Both wordings are kept; choose which one stays.`,
   },
+  "step-overtaken": {
+    status: 409,
+    say: (p: { what: string }) =>
+      `It was about the ${p.what}, which someone else has changed since.`,
+  },
   "edit-impossible": {
     status: 400,
     say: (p: { why: string }) => `${p.why} Nothing was changed.`,

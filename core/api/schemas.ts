@@ -4,7 +4,8 @@ import { Brand, BrandColour } from "../brand";
 import { Hex, Spread } from "../colour";
 import { FileId, PictureFile } from "../files";
 import { Id } from "../id";
-import { Crate, Edit, LIMITS, Piece, SlotName } from "../piece";
+import { Edit } from "../edit";
+import { Crate, LIMITS, Piece, SlotName } from "../piece";
 import { Catalogue, Placement } from "../placements";
 import { problemCodes } from "../problem";
 import { Template } from "../templates";
@@ -42,8 +43,9 @@ export const PieceAnswer = z.object({
   piece: Piece,
   crate: z.object({ id: z.string(), name: z.string() }),
   revision: z.number().int(),
-  canUndo: z.boolean(),
-  canRedo: z.boolean(),
+  /** What the next step back and the next step forward are called; absent where there is none. */
+  undo: z.string().optional(),
+  redo: z.string().optional(),
   /** What is to be said of what was just done. */
   note: z.string().optional(),
 });

@@ -8,11 +8,11 @@ import {
   MIDDLE_LUMINANCE,
   type Spread,
 } from "../colour";
-import { onBrand, dressOf, type Edit, type Piece } from "../piece";
+import { onBrand, type Piece } from "../piece";
 
-/** A piece in another brand's clothes, as the edit that dresses it, with what a person should look at. */
+/** A piece in another brand's clothes, with what a person should look at. */
 export interface Redressed {
-  edit: Extract<Edit, { kind: "dress" }>;
+  piece: Piece;
   notes: string[];
 }
 
@@ -27,14 +27,8 @@ export function redress(piece: Piece, from: Brand, to: Brand): Redressed {
     arrangement: piece.arrangement,
     sizes: piece.sizes,
   });
-  const dress = { brand: to.id, spread: spreadFor(piece, from, to) };
-  const changed = swaps.length > 0;
   return {
-    edit: {
-      kind: "dress",
-      to: { ...dress, ...(changed ? { looks } : {}) },
-      was: dressOf(piece, changed),
-    },
+    piece: { ...piece, ...looks, brand: to.id, spread: spreadFor(piece, from, to) },
     notes: [...swaps.map(({ note }) => note), ...lacking(piece, to)],
   };
 }

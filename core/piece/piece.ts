@@ -109,7 +109,7 @@ export const Size = z.object({
   own: Placement.optional(),
   /** The layout that a person picked for this size, by its name; else the best is taken. */
   layout: z.string().min(1).max(80).optional(),
-  changes: z.record(z.string(), Node.partial()).default({}),
+  changes: z.record(z.string(), Node.extend({ style: Style }).partial()).default({}),
 });
 export type Size = z.infer<typeof Size>;
 

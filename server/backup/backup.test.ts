@@ -5,6 +5,7 @@ import { buffer } from "node:stream/consumers";
 import { expect } from "chai";
 import { unzipSync, zipSync } from "fflate";
 import { root } from "../../tests/support/demo";
+import { typed } from "../../tests/support/edits";
 import { fileOf, multipart, testServer, until, type TestServer } from "../../tests/support/server";
 import { isUnderWay } from "../../core/api";
 import { backup, restore } from "../cli/backup";
@@ -26,7 +27,7 @@ describe("backups", () => {
     (await from.ask("GET", "/api/pieces/opening-announcement")).body.piece.message.headline.text;
   const type = (to: string, was: string) =>
     server.ask("POST", "/api/pieces/opening-announcement/edits", {
-      edit: { kind: "text", slot: "headline", to, was },
+      edit: typed(to, was),
     });
 
   before(async () => {

@@ -3,8 +3,8 @@ import { setFlagsFromString } from "node:v8";
 import { runInNewContext } from "node:vm";
 
 /** Above this, in bytes, what is let go of is collected at once; at most so often, in milliseconds. */
-const LARGE = 600 * 1024 * 1024;
-const EVERY = 1000;
+const LARGE = 500 * 1024 * 1024;
+const EVERY = 400;
 
 /*
  * Pixels lie outside of the heap that V8 looks at, which therefore sees no reason to collect for a long time after a large

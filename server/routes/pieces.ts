@@ -15,7 +15,7 @@ import {
 } from "../../core/api";
 import { Piece } from "../../core/piece";
 import type { Routes, Services } from "../app";
-import { Id, problems } from "./params";
+import { AUTHOR, By, Id, problems } from "./params";
 
 const OfSize = z.object({ placement: z.string().min(1) });
 
@@ -83,8 +83,8 @@ export function addPieceRoutes(
   );
   routes.get(
     "/api/pieces/:id",
-    { schema: { summary: "One piece", params: Id, ...ok(PieceAnswer) } },
-    ({ params }) => pieces.get(params.id),
+    { schema: { summary: "One piece", params: Id, headers: By, ...ok(PieceAnswer) } },
+    ({ params, headers }) => pieces.get(params.id, headers[AUTHOR]),
   );
   routes.post(
     "/api/pieces/:id/edits",
@@ -92,21 +92,37 @@ export function addPieceRoutes(
       schema: {
         summary: "Change a piece; 409 when another window changed the same thing",
         params: Id,
+        headers: By,
         body: EditRequest,
         response: { 200: PieceAnswer, ...problems, 409: ProblemAnswer },
       },
     },
-    ({ params, body }) => pieces.edit(params.id, body.edit, body),
+    ({ params, headers, body: { edit, ...options } }) =>
+      pieces.edit(params.id, edit, { ...options, author: headers[AUTHOR] }),
   );
   routes.post(
     "/api/pieces/:id/undo",
-    { schema: { summary: "Take the last change back", params: Id, ...ok(PieceAnswer) } },
-    ({ params }) => pieces.undo(params.id),
+    {
+      schema: {
+        summary: "Take one's last change back",
+        params: Id,
+        headers: By,
+        ...ok(PieceAnswer),
+      },
+    },
+    ({ params, headers }) => pieces.undo(params.id, headers[AUTHOR]),
   );
   routes.post(
     "/api/pieces/:id/redo",
-    { schema: { summary: "Make the change taken back again", params: Id, ...ok(PieceAnswer) } },
-    ({ params }) => pieces.redo(params.id),
+    {
+      schema: {
+        summary: "Make the change taken back again",
+        params: Id,
+        headers: By,
+        ...ok(PieceAnswer),
+      },
+    },
+    ({ params, headers }) => pieces.redo(params.id, headers[AUTHOR]),
   );
   routes.get(
     "/api/pieces/:id/layouts",

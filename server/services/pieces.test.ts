@@ -1,11 +1,13 @@
 import { expect } from "chai";
+import { setting } from "../../core/edit";
+import { sized, typed } from "../../tests/support/edits";
 import { testServer, type TestServer } from "../../tests/support/server";
 
 describe("pieces over HTTP", () => {
   let server: TestServer;
   const at = "/api/pieces/opening-announcement";
-  const edit = (to: string, was: string, force = false) =>
-    server.ask("POST", `${at}/edits`, { edit: { kind: "text", slot: "headline", to, was }, force });
+  const edit = (to: string, was: string, force = false, gesture?: string) =>
+    server.ask("POST", `${at}/edits`, { edit: typed(to, was, "headline", gesture), force });
   const headline = async () => (await server.ask("GET", at)).body.piece.message.headline.text;
 
   before(async () => (server = await testServer()));
@@ -23,24 +25,26 @@ describe("pieces over HTTP", () => {
 
   it("changes, undoes and redoes a message, and counts revisions", async () => {
     const { body } = await edit("Harbour light", "Boats at rest");
-    expect(body).to.deep.include({ revision: 1, canUndo: true, canRedo: false });
-    expect((await server.ask("POST", `${at}/undo`)).body).to.deep.include({
-      canUndo: false,
-      canRedo: true,
-    });
+    expect(body).to.deep.include({ revision: 1, undo: "headline" });
+    expect(body).not.to.have.property("redo");
+    const undone = (await server.ask("POST", `${at}/undo`)).body;
+    expect(undone).to.deep.include({ redo: "headline" });
+    expect(undone).not.to.have.property("undo");
     expect(await headline()).to.equal("Boats at rest");
     await server.ask("POST", `${at}/redo`);
     expect(await headline()).to.equal("Harbour light");
   });
 
   it("joins what is typed in one go into one step", async () => {
-    await edit("Harbour lights", "Harbour light");
-    await edit("Harbour lights!", "Harbour lights");
+    await edit("Harbour lights", "Harbour light", false, "typing");
+    await edit("Harbour lights!", "Harbour lights", false, "typing");
+    await server.ask("POST", `${at}/undo`);
+    expect(await headline()).to.equal("Harbour light");
     await server.ask("POST", `${at}/undo`);
     expect(await headline()).to.equal("Boats at rest");
     // At the end of the history nothing happens.
     expect((await server.ask("POST", `${at}/undo`)).status).to.equal(200);
-    await server.ask("POST", `${at}/redo`);
+    for (let step = 0; step < 2; step++) await server.ask("POST", `${at}/redo`);
     expect(await headline()).to.equal("Harbour lights!");
   });
 
@@ -58,21 +62,50 @@ describe("pieces over HTTP", () => {
     const long = await edit("x".repeat(5000), "Harbour lights!");
     expect(long.status).to.equal(400);
     expect(long.body.message).to.contain("2000 characters");
-    const dress = {
-      kind: "dress",
-      to: { brand: "moon", spread: {} },
-      was: { brand: "quillmere", spread: {} },
-    };
-    expect((await server.ask("POST", `${at}/edits`, { edit: dress })).status).to.equal(404);
     const { piece } = (await server.ask("GET", at)).body;
-    const was = piece.sizes;
-    const sizes = { kind: "sizes", to: [...was, { placement: "moon", changes: {} }], was };
+    const dress = setting(piece, ["brand"], "moon");
+    expect((await server.ask("POST", `${at}/edits`, { edit: dress })).status).to.equal(404);
+    const sizes = sized(piece, [...piece.sizes, { placement: "moon", changes: {} }]);
     const refused = await server.ask("POST", `${at}/edits`, { edit: sizes });
     expect(refused.body.message).to.contain("no placement “moon”");
     expect(await headline()).to.equal("Harbour lights!");
     expect((await server.ask("GET", "/api/pieces/none")).body.message).to.contain(
       "no piece “none”",
     );
+  });
+
+  it("takes back what one did oneself, and never over another's change", async () => {
+    const by = (author: string) => async (way: string, body?: object) => {
+      const answer = await server.app.inject({
+        method: way === "" ? "GET" : "POST",
+        url: `/api/pieces/late-opening${way}`,
+        headers: { host: "localhost:4310", "zest-author": author },
+        ...(body ? { payload: body } : {}),
+      });
+      return answer.json();
+    };
+    const [ann, ben] = [by("ann"), by("ben")];
+    const says = async (slot: string) => (await ann("")).piece.message[slot].text;
+    const { piece } = await ann("");
+    const [headline_, date] = [piece.message.headline.text, piece.message.date.text];
+    await ann("/edits", { edit: typed("Ann's", headline_) });
+    await ben("/edits", { edit: typed("Ben's", date, "date") });
+    expect((await ben("")).undo).to.equal("date");
+    expect((await ann("")).undo).to.equal("headline");
+    await ann("/undo");
+    expect([await says("headline"), await says("date")]).to.deep.equal([headline_, "Ben's"]);
+    expect((await ann("")).redo).to.equal("headline");
+    expect((await ben("")).redo).to.equal(undefined);
+    await ann("/redo");
+    // What another has changed since stays as it is, and that is said.
+    await ben("/edits", { edit: typed("Ben's too", "Ann's") });
+    const refused = await ann("/undo");
+    expect(refused.note).to.contain("passed over").and.contain("someone else has changed since");
+    expect(await says("headline")).to.equal("Ben's too");
+    expect((await ann("")).undo).to.equal(undefined);
+    await ben("/undo");
+    await ben("/undo");
+    expect([await says("headline"), await says("date")]).to.deep.equal(["Ann's", date]);
   });
 
   it("starts a new piece as a copy that leaves the first alone", async () => {
@@ -83,7 +116,7 @@ describe("pieces over HTTP", () => {
     // The crate is another brand's, and brands are never mixed.
     expect(body.piece).to.deep.include({ brand: "saltlight", spread: {} });
     await server.ask("POST", `/api/pieces/${body.piece.id}/edits`, {
-      edit: { kind: "text", slot: "headline", to: "Copy", was: "Harbour lights!" },
+      edit: typed("Copy", "Harbour lights!"),
     });
     expect(await headline()).to.equal("Harbour lights!");
   });

@@ -1,36 +1,36 @@
 import { and, asc, eq, inArray, isNull } from "drizzle-orm";
 import type { CrateAnswer, DressAnswer, PieceAnswer } from "../../core/api";
 import type { Brand } from "../../core/brand";
+import { editTo, type Edit, type EditName } from "../../core/edit";
 import { redress } from "../../core/kit";
-import { inItsLanguage } from "../../core/language";
-import { applyEdit, copyPiece, freeTitle, valueNow, type Edit, type Piece } from "../../core/piece";
+import { copyPiece, freeTitle, type Piece } from "../../core/piece";
 import { problem } from "../../core/problem";
-import { same } from "../../core/same";
 import type { Transaction } from "../store/database";
 import { brands, crates, pieces } from "../store/tables";
 import { PieceEvents } from "./events";
-import { History, stepsOf, type Reader } from "./history";
+import {
+  Edits,
+  NOBODY,
+  stepsOf,
+  type Author,
+  type EditOptions,
+  type PieceRow,
+  type Reader,
+} from "./edits";
 import type { Placements } from "./placements";
 import { mustHaveBrand, mustHaveNamed } from "./references";
 import type { Surroundings } from "./services";
 
-type PieceRow = typeof pieces.$inferSelect;
-
-interface EditOptions {
-  force?: boolean;
-  shown?: Piece["shown"];
-}
-
 /** Crates and their pieces, and every change of a piece with its undo and redo. */
 export class Pieces {
   readonly events = new PieceEvents();
-  private readonly history: History;
+  private readonly edits: Edits;
 
   constructor(
     private readonly around: Surroundings,
     private readonly placements: Placements,
   ) {
-    this.history = new History(() => around.now().getTime());
+    this.edits = new Edits(placements, () => around.now().getTime());
   }
 
   async crates(): Promise<CrateAnswer[]> {
@@ -76,8 +76,8 @@ export class Pieces {
     return this.crate(id);
   }
 
-  async get(id: string): Promise<PieceAnswer> {
-    return answer(this.around.store.read, id);
+  async get(id: string, author: Author = NOBODY): Promise<PieceAnswer> {
+    return answer(this.around.store.read, id, author);
   }
 
   /** A new piece in a crate that starts as a copy of another; the other is not touched. */
@@ -126,27 +126,11 @@ export class Pieces {
     });
   }
 
-  /**
-   * Changes a piece. Throws `edit-conflict` when what the edit would replace is not what its window saw,
-   * unless `force`; then both wordings are in the history. `shown` says how the sizes are laid out on the screen
-   * where it was made; that is no step of its own.
-   */
-  async edit(id: string, edit: Edit, { force, shown }: EditOptions = {}): Promise<PieceAnswer> {
-    const result = await this.around.store.write(async (tx) => {
-      const row = await mustHave(tx, id);
-      const now = valueNow(row.document, edit);
-      if (same(now, edit.to)) return answer(tx, id);
-      if (!same(now, edit.was) && !force) throw conflict(edit, now);
-      const current = { ...edit, was: now } as Edit;
-      const edited = applyEdit(row.document, current);
-      const after = shown ? { ...edited, shown } : edited;
-      await this.save(tx, row.document, row.revision, after);
-      // What another window wrote stays a step of its own, so that undo brings it back.
-      await this.history.remember(tx, row.document, after, current, !force);
-      return answer(tx, id);
+  /** Changes a piece. Throws what `Edits.make` does. */
+  async edit(id: string, edit: Edit, options: EditOptions = {}): Promise<PieceAnswer> {
+    return this.changed(id, options.author, async (tx, row) => {
+      await this.edits.make(tx, row, edit, options);
     });
-    this.events.announce(id, result.revision);
-    return result;
   }
 
   /** Dresses a whole crate, and what comes into it later, in another brand. Each piece can be undone by itself. */
@@ -180,8 +164,8 @@ export class Pieces {
     for (const row of rows) {
       const { document } = row;
       if (document.brand === brand) continue;
-      const { edit, notes } = redress(document, kits.get(document.brand) ?? to, to);
-      await this.take(tx, row, [edit]);
+      const { piece, notes } = redress(document, kits.get(document.brand) ?? to, to);
+      await this.become(tx, row, piece, "brand");
       dressed.push({ id: document.id, title: document.title, notes });
     }
     return { pieces: dressed };
@@ -193,24 +177,20 @@ export class Pieces {
    */
   async fitInto(tx: Transaction, row: PieceRow, brand: string, taken: string[]): Promise<void> {
     const { document } = row;
-    const dressing = document.brand === brand ? undefined : await dressingFor(tx, brand, document);
-    const title = freeTitle(document.title, taken);
-    const naming: Edit = { kind: "title", to: title, was: document.title };
-    await this.take(tx, row, [
-      ...(dressing ? [dressing] : []),
-      ...(title === document.title ? [] : [naming]),
-    ]);
+    const dressed = await dressedFor(tx, brand, document);
+    const after = await this.become(tx, row, dressed, "brand");
+    await this.become(tx, after, { ...dressed, title: freeTitle(dressed.title, taken) });
   }
 
-  /** Edits that the program makes, each a step of its own. */
-  private async take(tx: Transaction, row: PieceRow, made: readonly Edit[]): Promise<void> {
-    let piece = row.document;
-    for (const edit of made) {
-      const after = applyEdit(piece, edit);
-      await this.history.remember(tx, piece, after, edit, false);
-      piece = after;
-    }
-    await this.save(tx, row.document, row.revision, piece);
+  /** What the program makes of a piece, as a step that anybody may take back. */
+  private async become(
+    tx: Transaction,
+    row: PieceRow,
+    to: Piece,
+    name?: EditName,
+  ): Promise<PieceRow> {
+    const edit = editTo(row.document, to, name);
+    return edit ? this.edits.make(tx, row, edit) : row;
   }
 
   /** Tells open windows of pieces that were dressed. */
@@ -219,43 +199,30 @@ export class Pieces {
     return answer;
   }
 
-  undo(id: string): Promise<PieceAnswer> {
-    return this.step(id, false);
+  undo(id: string, author: Author = NOBODY): Promise<PieceAnswer> {
+    return this.step(id, false, author);
   }
 
-  redo(id: string): Promise<PieceAnswer> {
-    return this.step(id, true);
+  redo(id: string, author: Author = NOBODY): Promise<PieceAnswer> {
+    return this.step(id, true, author);
   }
 
-  /** One step back or forward in the piece's history; at its end nothing happens. */
-  private async step(id: string, forward: boolean): Promise<PieceAnswer> {
+  private step(id: string, forward: boolean, author: Author): Promise<PieceAnswer> {
+    return this.changed(id, author, (tx, row) => this.edits.step(tx, row, forward, author));
+  }
+
+  /** Does something with a piece, and tells other windows; what it answers is said to who asked. */
+  private async changed(
+    id: string,
+    author: Author = NOBODY,
+    change: (tx: Transaction, row: PieceRow) => Promise<string | void>,
+  ): Promise<PieceAnswer> {
     const result = await this.around.store.write(async (tx) => {
-      const row = await mustHave(tx, id);
-      const { piece, passedOver } = await this.history.step(tx, row.document, forward, (stepped) =>
-        mustHaveNamed(tx, this.placements, stepped, row.document),
-      );
-      if (piece) await this.save(tx, row.document, row.revision, piece);
-      const [why] = passedOver;
-      const note = why && `A step that cannot be made any more was passed over. ${why}`;
-      return { ...(await answer(tx, id)), ...(note ? { note } : {}) };
+      const note = await change(tx, await mustHave(tx, id));
+      return { ...(await answer(tx, id, author)), ...(note ? { note } : {}) };
     });
     this.events.announce(id, result.revision);
     return result;
-  }
-
-  /** Every change of a piece that is there goes through here. */
-  private async save(
-    tx: Transaction,
-    before: Piece,
-    revision: number,
-    after: Piece,
-  ): Promise<void> {
-    await mustHaveNamed(tx, this.placements, after, before);
-    const document = inItsLanguage(before, after);
-    await tx
-      .update(pieces)
-      .set({ document, revision: revision + 1 })
-      .where(eq(pieces.id, before.id));
   }
 
   private created(): string {
@@ -263,12 +230,9 @@ export class Pieces {
   }
 }
 
-/** A piece that comes into another brand's crate takes that brand on. */
+/** A piece in another brand's clothes. */
 async function dressedFor(reader: Reader, brand: string, piece: Piece): Promise<Piece> {
-  return piece.brand === brand ? piece : applyEdit(piece, await dressingFor(reader, brand, piece));
-}
-
-async function dressingFor(reader: Reader, brand: string, piece: Piece): Promise<Edit> {
+  if (piece.brand === brand) return piece;
   const found = await reader
     .select()
     .from(brands)
@@ -276,7 +240,7 @@ async function dressingFor(reader: Reader, brand: string, piece: Piece): Promise
   const kit = (id: string) => found.find((row) => row.id === id)?.document;
   const to = kit(brand);
   if (!to) throw problem("not-found", { what: "brand", id: brand });
-  return redress(piece, kit(piece.brand) ?? to, to).edit;
+  return redress(piece, kit(piece.brand) ?? to, to).piece;
 }
 
 export async function mustHaveCrate(reader: Reader, id: string) {
@@ -293,21 +257,13 @@ export async function mustHave(reader: Reader, id: string) {
   return row;
 }
 
-async function answer(reader: Reader, id: string): Promise<PieceAnswer> {
+async function answer(reader: Reader, id: string, author = NOBODY): Promise<PieceAnswer> {
   const row = await mustHave(reader, id);
   const [crate] = await reader.select().from(crates).where(eq(crates.id, row.crate));
-  const steps = await stepsOf(reader, id);
   return {
     piece: row.document,
     crate: { id: row.crate, name: crate?.name ?? "" },
     revision: row.revision,
-    canUndo: steps.done > 0,
-    canRedo: steps.undone > 0,
+    ...(await stepsOf(reader, id, author)),
   };
-}
-
-function conflict(edit: Edit, now: Edit["was"]) {
-  const what = "slot" in edit ? `The ${edit.slot}` : edit.kind === "title" ? "The name" : "This";
-  const theirs = typeof now === "string" ? now : "something else";
-  return problem("edit-conflict", { what, theirs });
 }

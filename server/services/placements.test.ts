@@ -1,3 +1,5 @@
+import { editTo, setting } from "../../core/edit";
+import { sized, typed } from "../../tests/support/edits";
 import { expect } from "chai";
 import type { Placement } from "../../core/placements";
 import { catalogue, placementById } from "../../core/placements";
@@ -52,9 +54,8 @@ describe("the team's placements", () => {
     expect((await server.ask("DELETE", `/api/placements/${long.id}`)).status).to.equal(200);
 
     const { body: piece } = await server.ask("GET", "/api/pieces/opening-announcement");
-    const was = piece.piece.sizes;
-    const to = [...was, { placement: "booth-screen", changes: {} }];
-    const edit = { kind: "sizes", to, was };
+    const to = [...piece.piece.sizes, { placement: "booth-screen", changes: {} }];
+    const edit = sized(piece.piece, to);
     expect((await server.ask("POST", "/api/pieces/opening-announcement/edits", { edit })).status) //
       .to.equal(200);
     const { body: uses } = await server.ask("GET", "/api/placements/booth-screen/pieces");
@@ -99,7 +100,7 @@ describe("the team's placements", () => {
       const path = "/api/pieces/opening-announcement";
       const { body } = await server.ask("GET", path);
       const to = [...body.piece.sizes, { placement: id, own, changes: {} }];
-      const edit = { kind: "sizes", to, was: body.piece.sizes };
+      const edit = sized(body.piece, to);
       expect((await server.ask("POST", `${path}/edits`, { edit })).status, id).to.equal(400);
       const delivery = await server.ask("POST", `${path}/deliveries`, { sizes: [id] });
       expect(delivery.status, id).to.equal(400);
@@ -131,9 +132,9 @@ describe("the sizes of a piece over HTTP", () => {
 
   it("may be its own, and travel with it to another team", async () => {
     const own = { ...placementById("community-link"), id: "own-900x300", width: 900, height: 300 };
-    const { sizes: was } = await piece();
-    const to = [...was, { placement: own.id, own, changes: {} }];
-    expect((await edit({ kind: "sizes", to, was })).status).to.equal(200);
+    const now = await piece();
+    const to = [...now.sizes, { placement: own.id, own, changes: {} }];
+    expect((await edit(sized(now, to))).status).to.equal(200);
     const { body } = await server.ask("POST", `${path}/deliveries`, { sizes: [own.id] });
     expect(body.files).to.equal(1);
     const crate = (await server.ask("GET", path)).body.crate.id;
@@ -152,9 +153,9 @@ describe("the sizes of a piece over HTTP", () => {
       width: 20_000,
       height: 20_000,
     };
-    const { sizes: was } = await piece();
-    const to = [...was, { placement: own.id, own, changes: {} }];
-    const refused = await edit({ kind: "sizes", to, was });
+    const was = await piece();
+    const to = [...was.sizes, { placement: own.id, own, changes: {} }];
+    const refused = await edit(sized(was, to));
     expect(refused.status).to.equal(400);
     expect(refused.body.message).to.contain("8485 × 8485 px");
     const { id: _id, ...facts } = own;
@@ -162,21 +163,20 @@ describe("the sizes of a piece over HTTP", () => {
       "size-too-large",
     );
     const large = { ...own, id: "own-sheet", width: 8000, height: 8000 };
-    const fits = [...was, { placement: large.id, own: large, changes: {} }];
-    expect((await edit({ kind: "sizes", to: fits, was })).status).to.equal(200);
+    const fits = [...was.sizes, { placement: large.id, own: large, changes: {} }];
+    expect((await edit(sized(was, fits))).status).to.equal(200);
     const twice = await server.ask("POST", `${path}/deliveries`, { sizes: [large.id], scale: 2 });
     expect(twice.body.code).to.equal("size-too-large");
-    await edit({ kind: "sizes", to: was, was: (await piece()).sizes });
+    await edit(sized(await piece(), was.sizes));
   });
 
   it("take a layout that is picked, keep it when words change, and give it back", async () => {
     const { body } = await server.ask("GET", `${path}/layouts?placement=story`);
     const [best, other] = body.layouts as string[];
     expect(other).to.be.a("string").and.not.equal(best);
-    const to = { layout: other, changes: {} };
-    const local = { kind: "local", placement: "story", to, was: { changes: {} } };
-    expect((await edit(local)).status).to.equal(200);
-    await edit({ kind: "text", slot: "headline", to: "Boats asleep", was: "Boats at rest" });
+    const picked = setting(await piece(), ["sizes", "story", "layout"], other);
+    expect((await edit(picked)).status).to.equal(200);
+    await edit(typed("Boats asleep", "Boats at rest"));
     const sizes = (await piece()).sizes as { placement: string; layout?: string }[];
     expect(sizes.find(({ placement }) => placement === "story")!.layout).to.equal(other);
     await server.ask("POST", `${path}/undo`);
@@ -190,13 +190,7 @@ describe("the sizes of a piece over HTTP", () => {
     const { status, body: after } = await server.ask("GET", `${path}/with-lead?placement=story`);
     expect(status).to.equal(200);
     expect(after).to.deep.include({ lead: "story", frame: { width: 1080, height: 1920 } });
-    const value = ({ lead, frame, arrangement, sizes }: typeof after) => ({
-      lead,
-      frame,
-      arrangement,
-      sizes,
-    });
-    const changed = await edit({ kind: "lead", to: value(after), was: value(before) });
+    const changed = await edit(editTo(before, after, "lead")!);
     expect(changed.body.piece.lead).to.equal("story");
     const { body: undone } = await server.ask("POST", `${path}/undo`);
     expect(undone.piece.arrangement).to.deep.equal(before.arrangement);
@@ -204,7 +198,7 @@ describe("the sizes of a piece over HTTP", () => {
   });
 
   it("remember how they were shown, without a step of undo", async () => {
-    const change = { kind: "text", slot: "headline", to: "Boats at home", was: "Boats at rest" };
+    const change = typed("Boats at home", "Boats at rest");
     const shown = { story: "picture between" };
     const { body } = await server.ask("POST", `${path}/edits`, { edit: change, shown });
     expect(body.piece.shown).to.deep.equal(shown);

@@ -1,5 +1,6 @@
 import { expect } from "chai";
 import { families } from "../../core/shelf";
+import { sized, typed } from "../../tests/support/edits";
 import { testServer, type TestServer } from "../../tests/support/server";
 
 describe("what documents name is there", () => {
@@ -11,7 +12,7 @@ describe("what documents name is there", () => {
   const piece = async () => (await server.ask("GET", at)).body.piece;
   const undo = (id = "opening-announcement") => server.ask("POST", `/api/pieces/${id}/undo`);
   const type = (to: string, was: string) =>
-    server.ask("POST", `${at}/edits`, { edit: { kind: "text", slot: "headline", to, was } });
+    server.ask("POST", `${at}/edits`, { edit: typed(to, was) });
 
   it("undo passes over a brand that was deleted, says so, and goes on to what was before", async () => {
     await type("Harbour light", "Boats at rest");
@@ -35,9 +36,8 @@ describe("what documents name is there", () => {
     const { sizes } = await piece();
     const more = [...sizes, { placement: own.body.id, changes: {} }];
     const edits = `${at}/edits`;
-    await server.ask("POST", edits, { edit: { kind: "sizes", to: more, was: sizes } });
-    const was = (await piece()).sizes;
-    await server.ask("POST", edits, { edit: { kind: "sizes", to: sizes, was } });
+    await server.ask("POST", edits, { edit: sized(await piece(), more) });
+    await server.ask("POST", edits, { edit: sized(await piece(), sizes) });
     expect((await server.ask("DELETE", `/api/placements/${own.body.id}`)).status).to.equal(200);
     const { body } = await undo();
     expect(body.piece.sizes).to.deep.equal(sizes);
@@ -51,7 +51,7 @@ describe("what documents name is there", () => {
     const before = await piece();
     const { body } = await server.ask("PUT", `${at}/keeping`, { crate: crate.id });
     expect(body.piece.brand).to.equal(crate.brand);
-    expect(body).to.deep.include({ canUndo: true, revision: 1 });
+    expect(body).to.deep.include({ undo: "another brand", revision: 1 });
     expect((await undo()).body.piece).to.deep.equal(before);
   });
 

@@ -6,7 +6,7 @@ import { problem } from "../../core/problem";
 import { shippedFonts } from "../../core/shelf";
 import type { Transaction } from "../store/database";
 import { brands, files } from "../store/tables";
-import type { Reader } from "./history";
+import type { Reader } from "./edits";
 import type { Placements } from "./placements";
 
 /*

@@ -1,5 +1,6 @@
 import { expect } from "chai";
 import { shippedTemplates } from "../../core/templates";
+import { typed } from "../../tests/support/edits";
 import { testServer, type TestServer } from "../../tests/support/server";
 
 describe("new pieces over HTTP", () => {
@@ -121,7 +122,7 @@ describe("templates of the house", () => {
     const { origin, id } = body.piece;
     expect(origin).to.deep.equal({ kind: "template", id: made.id, name: made.name });
     await server.ask("POST", `/api/pieces/${id}/edits`, {
-      edit: { kind: "text", slot: "headline", to: "Row early", was: "Row before tea" },
+      edit: typed("Row early", "Row before tea"),
     });
     const untouched = (await server.ask("GET", "/api/templates")).body.templates[0];
     expect(untouched.design.message.headline.text).to.equal("Float before lunch");

@@ -88,8 +88,9 @@ describe("the store", () => {
     expect(now.headline).to.deep.equal({ text: "Boats “focus”" });
     expect(now.picture).to.deep.equal({ picture: "a", areas: [area] });
     const [step] = await store.read.select().from(edits);
-    expect(step!.edit.was).to.deep.equal({ areas: [area] });
-    expect((step!.edit as { to: object }).to).to.deep.equal({ picture: "b" });
+    const old = step!.edit as unknown as { was: object; to: object };
+    expect(old.was).to.deep.equal({ areas: [area] });
+    expect(old.to).to.deep.equal({ picture: "b" });
     const [stored] = await store.read.select().from(files);
     expect(stored!.picture).to.deep.equal({ id: "a" });
   });
@@ -162,7 +163,9 @@ describe("the store", () => {
       expect(piece!.document.shown).to.deep.equal({ victim: "stack" });
       const [step] = await store.read.select().from(edits);
       expect(step!.piece).to.equal("a-piece");
-      expect((step!.edit as { to: object }).to).to.deep.equal([size("victim")]);
+      expect(step!.edit.changes).to.deep.equal([
+        { at: ["sizes", "victim"], to: { value: size("victim"), after: null }, was: null },
+      ]);
     });
 
     it("leaves words and nodes alone, whatever they are called", async () => {

@@ -3,7 +3,7 @@ import { drizzle, type LibSQLDatabase } from "drizzle-orm/libsql";
 import { migrate } from "drizzle-orm/libsql/migrator";
 import { problem } from "../../core/problem";
 import { setAsideUnreadable, type SetAside } from "./aside";
-import { mendIds } from "./ids";
+import { bringUpToDate } from "./contents";
 import { refuseUnfit } from "./state";
 import * as tables from "./tables";
 
@@ -39,7 +39,7 @@ export class Store {
     const clients: [Client, Client] = [await connect(url), await connect(url)];
     const store = new Store(clients, migrations);
     await migrate(store.writer, { migrationsFolder: migrations });
-    await store.write(mendIds);
+    await store.write(bringUpToDate);
     store.aside = await unreadableIn(url);
     return store;
   }

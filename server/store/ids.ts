@@ -38,15 +38,7 @@ const DOCUMENTS = [
 
 type Better = (id: string) => string;
 
-/** The database's own version of its contents, from which on its ids are such. */
-const MENDED = 1;
-
-/** Once for each database. */
 export async function mendIds(tx: Transaction): Promise<void> {
-  const { user_version: version } = await tx.get<{ user_version: number }>(
-    sql`PRAGMA user_version`,
-  );
-  if (version >= MENDED) return;
   const better = await betterIds(tx);
   // An id and what refers to it are changed one after another.
   await tx.run(sql`PRAGMA defer_foreign_keys = ON`);
@@ -59,7 +51,6 @@ export async function mendIds(tx: Transaction): Promise<void> {
       const mended = JSON.stringify(mend(was, better, root));
       if (mended !== JSON.stringify(was)) await put(tx, table, column, stored, mended);
     }
-  await tx.run(sql.raw(`PRAGMA user_version = ${MENDED}`));
 }
 
 /** A way from each id to a better one that nothing else has. */

@@ -13,7 +13,8 @@ import type { Variation } from "../../core/batch";
 import { z, type ZodType } from "zod";
 import { Brand } from "../../core/brand";
 import type { PictureFile } from "../../core/files";
-import { Piece, type Edit } from "../../core/piece";
+import type { Edit } from "../../core/edit";
+import { Piece } from "../../core/piece";
 import { Placement } from "../../core/placements";
 import { Template } from "../../core/templates";
 
@@ -101,6 +102,8 @@ export const edits = sqliteTable(
       .notNull()
       .references(() => pieces.id, { onDelete: "cascade" }),
     edit: text("edit", { mode: "json" }).$type<Edit>().notNull(),
+    /** Who made it; empty for what anybody may take back. */
+    author: text("author").notNull().default(""),
     /** How the sizes were laid out before and after; they go back and forth with the edit. */
     shownBefore: text("shown_before", { mode: "json" }).$type<Piece["shown"]>(),
     shownAfter: text("shown_after", { mode: "json" }).$type<Piece["shown"]>(),

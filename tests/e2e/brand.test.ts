@@ -1,6 +1,7 @@
 import { AxeBuilder } from "@axe-core/playwright";
 import { expect } from "chai";
 import { join } from "node:path";
+import { editTo } from "../../core/edit";
 import type { PieceAnswer } from "../../core/api";
 import { demoFolder } from "../support/demo";
 import { settled } from "../support/browser";
@@ -88,12 +89,11 @@ describe("a brand kit from nothing", () => {
   it("puts a colour that is not its own right with one click, and back with undo", async () => {
     const { program } = stage;
     const { piece } = await program.ask<PieceAnswer>("/api/pieces/family-workshop");
-    const was = { arrangement: piece.arrangement, sizes: piece.sizes };
     const arrangement = piece.arrangement.map((node) =>
       node.role === "headline" ? { ...node, style: { ...node.style, colour: "#F5EDE0" } } : node,
     );
     await program.ask("/api/pieces/family-workshop/edits", {
-      edit: { kind: "looks", to: { arrangement, sizes: piece.sizes }, was },
+      edit: editTo(piece, { ...piece, arrangement }),
     });
     const page = await stage.open("/pieces/family-workshop/preflight");
     await page.getByText("The nearest of the brand's is Paper").first().waitFor();

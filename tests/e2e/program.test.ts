@@ -11,6 +11,7 @@ import {
 } from "../../core/api";
 import { freePort, Program } from "../support/browser";
 import { root } from "../support/demo";
+import { typed } from "../support/edits";
 
 describe("the program", () => {
   let program: Program;
@@ -27,7 +28,7 @@ describe("the program", () => {
     );
     const progress = () => program.ask<BatchAnswer>(`/api/batches/${batch.id}`);
     while ((await progress()).made < 10) await new Promise((resolve) => setTimeout(resolve, 20));
-    const edit = { kind: "text", slot: "headline", to: "Saved to the last", was: "Boats at rest" };
+    const edit = typed("Saved to the last", "Boats at rest");
     const saved = await program.ask("/api/pieces/opening-announcement/edits", { edit });
     expect(saved).to.have.property("revision");
     await program.end("SIGKILL");

@@ -11,6 +11,7 @@ import {
   type PieceAnswer,
 } from "../../core/api";
 import type { Program } from "./browser";
+import { typed } from "./edits";
 
 const PIECES = ["opening-announcement", "late-opening", "float-before-lunch"];
 const SIZES = ["ad-leaderboard", "ad-medium-rectangle", "community-link"];
@@ -101,7 +102,7 @@ export class Torture {
     const to = `Headline ${++this.count}`;
     const pending = this.sent.get(piece) ?? [];
     this.sent.set(piece, [...pending, to]);
-    const edit = { kind: "text", slot: "headline", to, was: "" };
+    const edit = typed(to, "");
     const answer = await this.program.ask<PieceAnswer>(`/api/pieces/${piece}/edits`, {
       edit,
       force: true,

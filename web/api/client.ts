@@ -38,9 +38,11 @@ import {
 import { Brand } from "../../core/brand";
 import { PictureFile } from "../../core/files";
 import type { NewBrand } from "../../core/kit";
-import { Piece, type Edit } from "../../core/piece";
+import type { Edit } from "../../core/edit";
+import { Piece } from "../../core/piece";
 import { Placement } from "../../core/placements";
 import { Template } from "../../core/templates";
+import { AUTHOR_HEADER, author } from "./author";
 import { RequestError } from "./request-error";
 
 async function ask<T extends z.ZodType>(
@@ -50,10 +52,14 @@ async function ask<T extends z.ZodType>(
   body?: unknown,
 ): Promise<z.infer<T>> {
   const isForm = body instanceof FormData;
+  const isJson = body !== undefined && !isForm;
   const response = await fetch(path, {
     method,
+    headers: {
+      [AUTHOR_HEADER]: author(localStorage),
+      ...(isJson ? { "content-type": "application/json" } : {}),
+    },
     ...(body === undefined ? {} : { body: isForm ? body : JSON.stringify(body) }),
-    ...(body === undefined || isForm ? {} : { headers: { "content-type": "application/json" } }),
   }).catch(() => {
     throw new RequestError(
       "unreachable",

@@ -4,7 +4,7 @@ import { NButton, NSelect, NSwitch } from "naive-ui";
 import { computed, ref, useTemplateRef } from "vue";
 import { LANGUAGES, languageName } from "../../core/language/names";
 import { RULING_SLOTS, slotHints, slotName } from "../../core/message";
-import { isPicture } from "../../core/piece";
+import { isPicture, type Filling } from "../../core/piece";
 import { useLibrary } from "../stores/library";
 import { usePiece } from "../stores/piece";
 import { useToasts } from "../stores/toasts";
@@ -27,8 +27,12 @@ const missing = computed(() => {
 });
 const hasPicture = computed(() => Object.values(message.value).some(isPicture));
 
+/** A new slot comes after the others. */
+const put = (slot: string, filling: Filling): void =>
+  open.set(["message", slot], { value: filling, after: Object.keys(message.value).at(-1) ?? null });
+
 function add(slot: string): void {
-  open.change({ kind: "slot", slot, to: { text: "" }, was: null });
+  put(slot, { text: "" });
   emit("added", slot);
 }
 
@@ -36,17 +40,16 @@ const without = computed(() => open.piece?.without ?? []);
 const hasLogo = computed(() => !without.value.includes("logo"));
 
 function show(logo: boolean): void {
-  const was = without.value;
-  const rest = was.filter((one) => one !== "logo");
-  open.change({ kind: "without", to: logo ? rest : [...rest, "logo"], was });
+  const rest = without.value.filter((one) => one !== "logo");
+  const to = logo ? rest : [...rest, "logo"];
+  open.set(["without"], to.length > 0 ? to : null);
 }
 
 const languages = LANGUAGES.map((value) => ({ value, label: languageName(value) })).sort((a, b) =>
   a.label.localeCompare(b.label),
 );
 
-const speak = (to: string): void =>
-  open.change({ kind: "language", to, was: open.piece?.language ?? null });
+const speak = (to: string): void => open.set(["language"], to);
 
 function freeSlot(): string {
   for (let i = 1; ; i++) {
@@ -61,7 +64,7 @@ async function addPictures(event: Event): Promise<void> {
   try {
     for (const file of input.files ?? []) {
       const { id } = await library.addPicture(file, open.piece?.brand);
-      open.change({ kind: "slot", slot: freeSlot(), to: { picture: id }, was: null });
+      put(freeSlot(), { picture: id });
     }
   } catch (error) {
     toasts.fail(error);

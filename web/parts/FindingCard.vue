@@ -14,15 +14,12 @@ const open = usePiece();
 /** Sets it right everywhere in the piece; one step of undo brings it back. */
 function mend({ from, to }: NonNullable<Finding["mend"]>): void {
   if (!open.piece) return;
-  const { arrangement, sizes } = open.piece;
-  const was = { arrangement, sizes };
-  open.change({ kind: "looks", to: onBrand(was, from, to), was });
+  open.become({ ...open.piece, ...onBrand(open.piece, from, to) }, "mend");
 }
 
 /** For good: it is not told again of this size, until it is taken back by undo. */
 function callFine(placement: string): void {
-  const was = open.piece?.fine ?? [];
-  open.change({ kind: "fine", to: [...was, fineKey(placement, props.finding)], was });
+  open.set(["fine"], [...(open.piece?.fine ?? []), fineKey(placement, props.finding)]);
 }
 
 const words = computed(() => wordingOf(props.finding));

@@ -47,11 +47,7 @@ function withLayout(layout: string): Piece {
 }
 
 function pick(layout: string | undefined): void {
-  const { placement } = props;
-  const was = localOf(open.piece!, placement.id);
-  const { changes } = was;
-  const to = { ...(layout === undefined ? {} : { layout }), changes };
-  open.change({ kind: "local", placement: placement.id, to, was });
+  open.set(["sizes", props.placement.id, "layout"], layout ?? null);
   shown.value = false;
 }
 

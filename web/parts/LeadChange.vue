@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from "vue";
-import { leadOf, type Piece } from "../../core/piece";
+import type { Piece } from "../../core/piece";
 import type { Placement } from "../../core/placements";
 import { api } from "../api/client";
 import { usePiece } from "../stores/piece";
@@ -35,7 +35,8 @@ const placements = computed(() =>
 const widths = computed(() => wallWidths(open.placements, 0.8));
 
 function accept(): void {
-  open.change({ kind: "lead", to: leadOf(after.value!), was: leadOf(open.piece!) });
+  const { lead, frame, arrangement, sizes } = after.value!;
+  if (open.piece) open.become({ ...open.piece, lead, frame, arrangement, sizes }, "lead");
   shown.value = false;
 }
 </script>

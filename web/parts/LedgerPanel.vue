@@ -2,7 +2,7 @@
 import { computed, ref } from "vue";
 import { altText } from "../../core/api";
 import { slotName } from "../../core/message";
-import { isLocal, localOf } from "../../core/piece";
+import { followingAgain, isLocal } from "../../core/piece";
 import { toAct } from "../../core/preflight";
 import type { Step } from "../router";
 import { useBench } from "../stores/bench";
@@ -43,9 +43,7 @@ const changed = computed(() =>
 
 /** The size follows the message and the arrangement again. */
 function giveBack(): void {
-  const { id } = placement.value!;
-  const was = localOf(open.piece!, id);
-  open.change({ kind: "local", placement: id, to: { changes: {} }, was });
+  if (open.piece) open.become(followingAgain(open.piece, placement.value!.id), "give-back");
 }
 
 const showsSize = computed(() => !["batch", "deliver", "look"].includes(props.step));

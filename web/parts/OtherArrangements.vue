@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useEventListener, useLocalStorage } from "@vueuse/core";
 import { computed, onMounted, ref } from "vue";
-import { leadOf, type Piece } from "../../core/piece";
+import type { Piece } from "../../core/piece";
 import { inLook, Look, lookAt, pairingsOf, whatChanged } from "../../core/templates";
 import { usePiece } from "../stores/piece";
 import { useTemplates } from "../stores/templates";
@@ -105,7 +105,8 @@ useEventListener("keydown", (event: KeyboardEvent) => {
 function take(fitted: Piece, { name, changed }: Shown): void {
   const { piece } = open;
   if (!piece) return;
-  open.change({ kind: "lead", to: leadOf(fitted, true), was: leadOf(piece, true) });
+  const { lead, frame, arrangement, sizes, spread } = fitted;
+  open.become({ ...piece, lead, frame, arrangement, sizes, spread }, "arrangement");
   toasts.tell(`${[name, ...changed].join("; ")}. Ctrl+Z takes it back.`);
 }
 </script>

@@ -23,10 +23,6 @@ const shelfShown = ref(false);
 const over = ref(false);
 const busy = ref(false);
 
-const was = computed(() => {
-  const { picture, areas, alt } = props.filling;
-  return { picture, areas, alt };
-});
 const file = computed(() => library.pictures.find(({ id }) => id === props.filling.picture));
 /** What a person has said, else what was found. */
 const areas = computed(() => props.filling.areas ?? file.value?.areas ?? []);
@@ -35,17 +31,20 @@ const about = computed(() =>
 );
 
 function keep(kept: Area[] | undefined): void {
-  const to = { ...was.value, areas: kept };
-  open.change({ kind: "picture", slot: props.slotName, to, was: was.value });
+  open.set(["message", props.slotName, "areas"], kept ?? null);
 }
 
 function put(picture: string): void {
-  if (picture === props.filling.picture) return;
-  open.change({ kind: "picture", slot: props.slotName, to: { picture }, was: was.value });
+  const { piece } = open;
+  if (!piece || picture === props.filling.picture) return;
+  // What was said of the one before is not true of this one.
+  const { areas: _areas, alt: _alt, ...rest } = props.filling;
+  const message = { ...piece.message, [props.slotName]: { ...rest, picture } };
+  open.become({ ...piece, message });
 }
 
 function takeOut(): void {
-  open.change({ kind: "slot", slot: props.slotName, to: null, was: props.filling });
+  open.set(["message", props.slotName], null);
 }
 
 async function take(file: File | null | undefined): Promise<void> {
@@ -79,7 +78,7 @@ function chosen(event: Event): void {
 
 function describe(event: Event): void {
   const alt = (event.target as HTMLInputElement).value.trim();
-  open.change({ kind: "picture", slot: props.slotName, to: { ...was.value, alt }, was: was.value });
+  open.set(["message", props.slotName, "alt"], alt);
 }
 </script>
 

@@ -2,6 +2,7 @@
 import { computed, ref } from "vue";
 import type { Placement } from "../../core/placements";
 import { useLibrary } from "../stores/library";
+import type { Size } from "../../core/piece";
 import { usePiece } from "../stores/piece";
 import { byChannel, channelName, isCalled } from "../wall/packing";
 import DialogCard from "./DialogCard.vue";
@@ -31,16 +32,19 @@ const groups = computed(() => {
   return byChannel(offered.value.filter((placement) => isCalled(placement, find.value)));
 });
 
+function become(to: Size[]): void {
+  if (open.piece) open.become({ ...open.piece, sizes: to });
+}
+
 function toggle(id: string): void {
   const was = sizes.value;
   const without = was.filter(({ placement }) => placement !== id);
   const to = without.length < was.length ? without : [...was, { placement: id, changes: {} }];
-  open.change({ kind: "sizes", to, was });
+  become(to);
 }
 
 function add(own: Placement): void {
-  const was = sizes.value;
-  open.change({ kind: "sizes", to: [...was, { placement: own.id, own, changes: {} }], was });
+  become([...sizes.value, { placement: own.id, own, changes: {} }]);
 }
 </script>
 

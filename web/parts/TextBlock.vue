@@ -50,13 +50,12 @@ function type(event: Event): void {
     area.value = props.text;
     return;
   }
-  open.change({ kind: "text", slot: props.slotName, to: area.value, was: props.text });
+  open.set(["message", props.slotName, "text"], area.value);
 }
 
 /** The slot goes, and its room on every size with it. */
 function takeOut(): void {
-  const was = open.piece?.message[props.slotName];
-  if (was) open.change({ kind: "slot", slot: props.slotName, to: null, was });
+  open.set(["message", props.slotName], null);
 }
 
 /** What a stretch of the words can be made to do, and the key that does it. */
@@ -79,7 +78,7 @@ async function emphasise(kind: EmphasisKind): Promise<void> {
   const before = { text: field.value, from: field.selectionStart, to: field.selectionEnd };
   const after = toggleMark(before, kind);
   if (after.text === before.text || after.text.length > LIMITS.text) return;
-  open.change({ kind: "text", slot: props.slotName, to: after.text, was: props.text });
+  open.set(["message", props.slotName, "text"], after.text);
   await nextTick();
   field.focus();
   field.setSelectionRange(after.from, after.to);

@@ -11,7 +11,7 @@ function rename(event: Event): void {
   const input = event.target as HTMLInputElement;
   const to = input.value.trim();
   if (!to) input.value = title.value;
-  else if (to !== title.value) open.change({ kind: "title", to, was: title.value });
+  else if (to !== title.value) open.set(["title"], to);
 }
 </script>
 

@@ -36,6 +36,10 @@ const states = {
   waiting: "Not saved yet; it is tried again",
   stuck: "Not saved",
 } as const;
+
+/** What a press takes back or makes again, by name. */
+const stepTitle = (word: string, step: string | undefined, keys: string): string =>
+  `${word}${step ? `: ${step}` : ""} (${keys})`;
 </script>
 
 <template>
@@ -77,8 +81,8 @@ const states = {
       <button
         class="button plain"
         aria-label="Undo"
-        title="Undo (Ctrl+Z)"
-        :disabled="!open.canUndo"
+        :title="stepTitle('Undo', open.undoes, 'Ctrl+Z')"
+        :disabled="!open.undoes"
         @click="open.undo()"
       >
         <Undo2 :size="18" aria-hidden="true" />
@@ -86,8 +90,8 @@ const states = {
       <button
         class="button plain"
         aria-label="Redo"
-        title="Redo (Ctrl+Shift+Z)"
-        :disabled="!open.canRedo"
+        :title="stepTitle('Redo', open.redoes, 'Ctrl+Shift+Z')"
+        :disabled="!open.redoes"
         @click="open.redo()"
       >
         <Redo2 :size="18" aria-hidden="true" />

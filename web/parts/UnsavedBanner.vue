@@ -6,7 +6,7 @@ import { usePiece } from "../stores/piece";
 /** What could not be saved, and what can be done about it; what was written stays in sight. */
 const open = usePiece();
 const mine = computed(() => {
-  const to = open.stuck?.edit.to;
+  const to = open.stuck?.edit.changes[0]?.to;
   return typeof to === "string" ? to : undefined;
 });
 const refused = computed(() => open.stuck?.why === "refused");

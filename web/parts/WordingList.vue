@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import { slotName as nameOf } from "../../core/message";
-import { LIMITS, type Wordings } from "../../core/piece";
+import { LIMITS, type TextFilling, type Wordings } from "../../core/piece";
 import { plainText } from "../../core/text";
 import { usePiece } from "../stores/piece";
 
@@ -15,8 +15,12 @@ const canKeep = computed(
   () => props.wordings.text.trim() !== "" && others.value.length < LIMITS.alternatives,
 );
 
-function change(to: Wordings): void {
-  open.change({ kind: "wordings", slot: props.slotName, to, was: props.wordings });
+function change({ text, alternatives }: Wordings): void {
+  const { piece } = open;
+  const { alternatives: _before, ...filling } = (piece?.message[props.slotName] ??
+    {}) as TextFilling;
+  const to = { ...filling, text, ...(alternatives.length > 0 ? { alternatives } : {}) };
+  if (piece) open.become({ ...piece, message: { ...piece.message, [props.slotName]: to } });
 }
 
 /** The words go to the others, and the slot is free for new ones. */

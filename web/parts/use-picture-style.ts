@@ -81,14 +81,19 @@ export function usePictureStyle({ placement, local }: Options): PictureStyling {
     ),
   );
 
-  function change(shown: ShownPicture, to: PictureStyle): void {
-    const was = ownStyle(shown);
-    open.change({ kind: "picture-style", node: shown.node.id, ...where(), to, was });
+  function put({ node }: ShownPicture, field: "framing" | "adjust", to: object | null): void {
+    const { placement: on } = where();
+    open.set(
+      on === undefined
+        ? ["arrangement", node.id, "style", field]
+        : ["sizes", on, "changes", node.id, "style", field],
+      to,
+    );
   }
 
   function frame(shown: ShownPicture, to: Partial<Framing>): void {
     const framing = Framing.parse({ ...styleOf(shown).framing, ...to });
-    change(shown, { ...ownStyle(shown), framing });
+    put(shown, "framing", framing);
   }
 
   function move(shown: ShownPicture, by: Point): void {
@@ -107,13 +112,7 @@ export function usePictureStyle({ placement, local }: Options): PictureStyling {
     zoomOf: (shown) => styleOf(shown).framing?.zoom ?? 1,
     zoomTo: (shown, zoom) => frame(shown, { zoom: Math.min(MOST_ZOOM, Math.max(1, zoom)) }),
     move,
-    adjust(shown, adjust) {
-      const { adjust: _before, ...rest } = ownStyle(shown);
-      change(shown, { ...rest, ...(adjust ? { adjust } : {}) });
-    },
-    release(shown) {
-      const { framing: _before, ...rest } = ownStyle(shown);
-      change(shown, rest);
-    },
+    adjust: (shown, adjust) => put(shown, "adjust", adjust ?? null),
+    release: (shown) => put(shown, "framing", null),
   };
 }

@@ -1,14 +1,10 @@
 import { expect } from "chai";
-import type { Edit } from "../../core/piece";
 import { Memory } from "../../tests/support/browser-storage";
+import { typed as typedIn } from "../../tests/support/edits";
 import { EditQueue } from "./edit-queue";
 
-const typed = (to: string, was: string, slot = "headline"): Edit => ({
-  kind: "text",
-  slot,
-  to,
-  was,
-});
+/** All in one gesture of each slot. */
+const typed = (to: string, was: string, slot = "headline") => typedIn(to, was, slot, slot);
 
 describe("the edit queue", () => {
   it("joins what is typed into one edit, from the first that was there to the last typed", () => {
@@ -61,6 +57,12 @@ describe("the edit queue", () => {
     expect(new EditQueue(storage, "other").first).to.equal(undefined);
     again.done();
     expect(new EditQueue(storage, "k").first).to.equal(undefined);
+  });
+
+  it("says anew what an older page has left", () => {
+    const storage = new Memory();
+    storage.setItem("k", JSON.stringify([{ kind: "text", slot: "headline", to: "B", was: "" }]));
+    expect(new EditQueue(storage, "k").edits).to.deep.equal([typedIn("B", "")]);
   });
 
   it("starts empty when what was kept cannot be read", () => {

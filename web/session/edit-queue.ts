@@ -1,4 +1,4 @@
-import { joinEdits, type Edit } from "../../core/piece";
+import { fromOlderEdit, joinEdits, type Edit } from "../../core/edit";
 
 /** Edits that are made but not yet saved, in order; kept in the browser so that a reload does not lose them. */
 export class EditQueue {
@@ -65,7 +65,7 @@ export class EditQueue {
 export function restoreEdits(storage: Storage, key: string): Edit[] {
   try {
     const kept: unknown = JSON.parse(storage.getItem(key) ?? "[]");
-    return Array.isArray(kept) ? (kept as Edit[]) : [];
+    return Array.isArray(kept) ? kept.flatMap((one) => fromOlderEdit(one) ?? []) : [];
   } catch {
     return [];
   }

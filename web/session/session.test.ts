@@ -1,24 +1,46 @@
 import { expect } from "chai";
 import fc from "fast-check";
 import type { PieceAnswer } from "../../core/api";
-import { applyEdit, invertEdit, valueNow, type Edit, type Piece } from "../../core/piece";
+import {
+  applyEdit,
+  conflictsIn,
+  editTo,
+  invertEdit,
+  isMade,
+  nameOf,
+  rebased,
+  setting,
+  type Edit,
+} from "../../core/edit";
+import type { Piece } from "../../core/piece";
+import { Problem } from "../../core/problem";
+import { same } from "../../core/same";
 import { Memory } from "../../tests/support/browser-storage";
 import { demoPiece } from "../../tests/support/demo";
+import { typed } from "../../tests/support/edits";
+import { otherwise } from "../../tests/support/random-piece";
+import { randomFrom } from "../../tests/support/torture";
 import { RequestError } from "../api/request-error";
 import { EditQueue } from "./edit-queue";
 import { NOTHING_OPEN, Session, type PieceServer, type SessionState } from "./session";
 
-const headline = (piece: Piece | undefined): string =>
-  piece ? (valueNow(piece, typed("", "")) as string) : "";
-const typed = (to: string, was: string, slot = "headline"): Edit => ({
-  kind: "text",
-  slot,
-  to,
-  was,
-});
+const headline = (piece: Piece | undefined): string => {
+  const filling = piece?.message.headline;
+  return filling && "text" in filling ? filling.text : "";
+};
 const noAnswer = () => new RequestError("unreachable", "The server does not answer.", 0);
 const full = () => new RequestError("store-full", "The disk is full.", 507);
 const tooLong = () => new RequestError("request-invalid", "It is too long.", 400);
+
+/** What an edit cannot be made of comes over the wire as a refusal. */
+function asRefusal(act: () => void): void {
+  try {
+    act();
+  } catch (error) {
+    if (!(error instanceof Problem)) throw error;
+    throw new RequestError(error.code, error.message, 400);
+  }
+}
 
 /** What becomes of a request: it fails before it arrives, or on the way back. */
 type Fate = "answered" | "lost" | "answer lost" | "full";
@@ -51,12 +73,12 @@ class MadeUp implements PieceServer {
   edit = async (id: string, edit: Edit, { force }: { force: boolean }) =>
     this.answered(id, () => {
       if (this.refuses?.(edit)) throw tooLong();
-      const now = valueNow(this.piece_, edit);
-      if (now === edit.to) return;
-      if (now !== edit.was && !force)
+      if (isMade(this.piece_, edit)) return;
+      if (conflictsIn(this.piece_, edit).length > 0 && !force)
         throw new RequestError("edit-conflict", "Changed elsewhere.", 409);
-      this.keep(edit);
-      this.done.push(edit);
+      const made = rebased(this.piece_, edit);
+      this.keep(made);
+      this.done.push(made);
     });
 
   listen(_id: string, changed: (revision: number) => void): () => void {
@@ -77,12 +99,13 @@ class MadeUp implements PieceServer {
     await this.hold;
     if (fate === "lost") throw noAnswer();
     if (fate === "full") throw full();
-    act();
+    asRefusal(act);
     const { revision } = this;
     const piece = this.piece_;
     if (fate === "answer lost") throw noAnswer();
-    const undos = this.done.length > 0;
-    return { piece, crate: { id: "c", name: "C" }, revision, canUndo: undos, canRedo: false };
+    const last = this.done.at(-1);
+    const undo = last ? { undo: nameOf(last) } : {};
+    return { piece, crate: { id: "c", name: "C" }, revision, ...undo };
   }
 }
 
@@ -90,12 +113,14 @@ class MadeUp implements PieceServer {
 function page(server = new MadeUp(), storage = new Memory()) {
   const timers = new Map<number, () => void>();
   const told: string[] = [];
-  const seen = { state: NOTHING_OPEN as SessionState, timers, told };
+  const seen = { state: NOTHING_OPEN as SessionState, timers, told, clock: 0 };
   let last = 0;
   const session = new Session("a", {
     server,
     queue: new EditQueue(storage, "k"),
     shown: () => ({}),
+    now: () => seen.clock,
+    newGesture: () => `gesture ${++last}`,
     later(call) {
       const id = ++last;
       timers.set(id, call);
@@ -121,7 +146,7 @@ describe("a session with a piece", () => {
     await session.open();
     for (const text of ["A", "Ab", "Abc"]) type(text);
     expect(headline(seen.state.piece)).to.equal("Abc");
-    expect(seen.state).to.include({ saving: "saving", canUndo: true });
+    expect(seen.state).to.include({ saving: "saving", undo: "headline" });
     await pass();
     expect(headline(server.piece_)).to.equal("Abc");
     expect(seen.state.saving).to.equal("saved");
@@ -177,7 +202,7 @@ describe("a session with a piece", () => {
     const { server, session, seen, pass, type } = page();
     await session.open();
     const was = headline(server.piece_);
-    server.refuses = ({ to }) => String(to).length > 8;
+    server.refuses = ({ changes }) => String(changes[0]!.to).length > 8;
     type("Far too long");
     await pass();
     expect(seen.state.saving).to.equal("stuck");
@@ -185,6 +210,8 @@ describe("a session with a piece", () => {
     expect(headline(seen.state.piece)).to.equal("Far too long");
     await session.keepMine();
     expect(seen.state.saving).to.equal("stuck");
+    // However long that takes.
+    seen.clock += 60_000;
     type("Short");
     await pass();
     expect(headline(server.piece_)).to.equal("Short");
@@ -206,7 +233,7 @@ describe("a session with a piece", () => {
       await pass();
       expect(seen.state.stuck).to.deep.include({ why: "conflict", message: "Changed elsewhere." });
       type("Mine, longer");
-      expect(seen.state.stuck?.edit.to).to.equal("Mine, longer");
+      expect(seen.state.stuck?.edit.changes[0]!.to).to.equal("Mine, longer");
       await (mine ? session.keepMine() : session.takeTheirs());
       const wanted = mine ? "Mine, longer" : "Theirs";
       expect(headline(server.piece_)).to.equal(wanted);
@@ -223,7 +250,7 @@ describe("a session with a piece", () => {
     await pass();
     server.fates = ["lost"];
     await session.takeTheirs();
-    expect(seen.state.stuck?.edit.to).to.equal("Refused");
+    expect(seen.state.stuck?.edit.changes[0]!.to).to.equal("Refused");
     expect(headline(seen.state.piece)).to.equal("Refused");
     expect(seen.told.at(-1)).to.equal(noAnswer().message);
     await session.takeTheirs();
@@ -235,7 +262,7 @@ describe("a session with a piece", () => {
     const { server, session, seen, type } = page();
     await session.open();
     type("Mine");
-    server.keep({ kind: "title", to: "Renamed", was: server.piece_.title });
+    server.keep(setting(server.piece_, ["title"], "Renamed"));
     await new Promise((resolve) => setTimeout(resolve));
     expect(seen.state.piece!.title).to.equal("Renamed");
     expect(headline(seen.state.piece)).to.equal("Mine");
@@ -300,5 +327,33 @@ describe("a session with a piece", () => {
       }),
       { numRuns: 200 },
     );
+  });
+
+  it("comes to the same piece as another window and the server, whatever both do in turn", async () => {
+    for (let seed = 1; seed <= 25; seed++) {
+      const random = randomFrom(seed);
+      const server = new MadeUp();
+      const windows = [page(server), page(server)];
+      for (const { session } of windows) await session.open();
+      for (let turn = 0; turn < 30; turn++) {
+        const window = windows[random() < 0.5 ? 0 : 1]!;
+        const { piece, stuck } = window.seen.state;
+        if (stuck) await (random() < 0.5 ? window.session.keepMine() : window.session.takeTheirs());
+        else {
+          const edit = editTo(piece!, otherwise(piece!, random));
+          if (edit) window.session.change(edit);
+        }
+        if (random() < 0.6) await window.pass();
+      }
+      for (let round = 0; round < 60; round++)
+        for (const window of windows) {
+          await (window.seen.state.stuck ? window.session.takeTheirs() : window.pass());
+          await new Promise((resolve) => setTimeout(resolve));
+        }
+      for (const { seen } of windows) {
+        expect(seen.state.saving, `seed ${seed}`).to.equal("saved");
+        expect(same(seen.state.piece, server.piece_), `seed ${seed}`).to.equal(true);
+      }
+    }
   });
 });

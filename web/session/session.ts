@@ -1,5 +1,6 @@
 import type { PieceAnswer } from "../../core/api";
-import { applyEdit, joinEdits, type Edit, type Piece } from "../../core/piece";
+import { addressKey, applyEdit, nameOf, type Edit } from "../../core/edit";
+import type { Piece } from "../../core/piece";
 import { RequestError } from "../api/request-error";
 import type { EditQueue } from "./edit-queue";
 
@@ -7,6 +8,8 @@ import type { EditQueue } from "./edit-queue";
 const SAVE_AFTER = 300;
 const RETRY_AFTER = 3000;
 const MOST_RETRY_AFTER = 30_000;
+/** Changes of the same thing within this time are one gesture, in milliseconds. */
+const ONE_GESTURE = 2000;
 
 /** What a session asks of the server. */
 export interface PieceServer {
@@ -28,6 +31,9 @@ export interface Around {
   queue: EditQueue;
   /** How the sizes are laid out on this screen; it goes along with each edit. */
   shown(): Piece["shown"];
+  /** In milliseconds. */
+  now(): number;
+  newGesture(): string;
   /** Calls later, and answers what calls that off. */
   later(call: () => void, ms: number): () => void;
   /** Tells the person something in passing. */
@@ -50,8 +56,9 @@ export interface SessionState {
   /** Undefined until it has been read. */
   piece?: Piece;
   crate: { id: string; name: string };
-  canUndo: boolean;
-  canRedo: boolean;
+  /** What the next step back and the next forward are called; undefined where there is none. */
+  undo?: string;
+  redo?: string;
   saving: SaveState;
   /** Why it waits, in a sentence. */
   waitsFor: string;
@@ -64,8 +71,6 @@ export interface SessionState {
 
 export const NOTHING_OPEN: SessionState = {
   crate: { id: "", name: "" },
-  canUndo: false,
-  canRedo: false,
   saving: "saved",
   waitsFor: "",
   failure: "",
@@ -79,7 +84,7 @@ export const NOTHING_OPEN: SessionState = {
 export class Session {
   private state = NOTHING_OPEN;
   private revision = -1;
-  private lastEdit: Edit | undefined;
+  private last: { edit: Edit; at: number } | undefined;
   private closed = false;
   private tries = 0;
   private sending: Promise<void> | undefined;
@@ -116,13 +121,14 @@ export class Session {
   }
 
   /** Shows a change now and saves it soon. Throws when it does not fit the piece. */
-  change(edit: Edit): void {
-    const { queue } = this.around;
+  change(made: Edit): void {
+    const { queue, now } = this.around;
     const was = this.state.piece;
     if (!was || this.closed) return;
-    const piece = applyEdit(was, edit);
-    const goesOn = this.lastEdit && joinEdits(this.lastEdit, edit);
-    this.lastEdit = edit;
+    const piece = applyEdit(was, made);
+    const edit = { ...made, gesture: this.gestureOf(made) };
+    const goesOn = this.last?.edit.gesture === edit.gesture;
+    this.last = { edit, at: now() };
     const before = queue.first;
     queue.add(edit);
     const stuck = this.stillStuck(before);
@@ -130,11 +136,23 @@ export class Session {
       piece,
       stuck,
       ...(goesOn ? {} : { before: was }),
-      canUndo: true,
-      canRedo: false,
+      undo: nameOf(edit),
+      redo: undefined,
       saving: stuck ? "stuck" : "saving",
     });
     this.saveIn(SAVE_AFTER);
+  }
+
+  /** Its own, or that of the edit before when the same was changed just now: typing goes into one step. */
+  private gestureOf(edit: Edit): string {
+    const { now, newGesture } = this.around;
+    if (edit.gesture !== undefined) return edit.gesture;
+    const { last } = this;
+    // Whoever writes over what is stuck puts it in its place.
+    const { stuck } = this.state;
+    if (stuck?.edit.gesture && isOfTheSame(stuck.edit, edit)) return stuck.edit.gesture;
+    const goesOn = last && now() - last.at < ONE_GESTURE && isOfTheSame(last.edit, edit);
+    return (goesOn && last.edit.gesture) || newGesture();
   }
 
   /** Answers when what waits has been sent, or cannot be sent now; whoever asks meanwhile waits for the same. */
@@ -179,7 +197,7 @@ export class Session {
     const before = this.state.piece;
     try {
       const answer = await ask(server);
-      this.lastEdit = undefined;
+      this.last = undefined;
       this.set({ before });
       this.take(answer);
       if (answer.note) tell(answer.note);
@@ -254,14 +272,14 @@ export class Session {
   }
 
   private take(answer: PieceAnswer): void {
-    const { piece, crate, canUndo, canRedo, revision } = answer;
+    const { piece, crate, undo, redo, revision } = answer;
     const { edits } = this.around.queue;
     this.revision = revision;
     this.set({
       piece: edits.reduce(applyWhereItFits, piece),
       crate,
-      canUndo: canUndo || edits.length > 0,
-      canRedo,
+      undo: edits.length > 0 ? nameOf(edits.at(-1)!) : undo,
+      redo,
     });
   }
 
@@ -273,6 +291,10 @@ export class Session {
 
 const sentence = (error: unknown): string =>
   error instanceof Error ? error.message : String(error);
+
+/** Whether two edits are about the same one thing. */
+const isOfTheSame = ({ changes: [a, ...more] }: Edit, { changes: [b, ...others] }: Edit): boolean =>
+  more.length + others.length === 0 && addressKey(a!.at) === addressKey(b!.at);
 
 /** A waiting edit may name what another window has taken away; the server will say so. */
 function applyWhereItFits(piece: Piece, edit: Edit): Piece {

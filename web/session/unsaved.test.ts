@@ -1,6 +1,6 @@
 import { expect } from "chai";
 import { Memory } from "../../tests/support/browser-storage";
-import type { Edit } from "../../core/piece";
+import { typed as typedIn } from "../../tests/support/edits";
 import { Unsaved, type Locks } from "./unsaved";
 
 /** The locks of one browser; `close` is what it does when a tab is gone. */
@@ -22,7 +22,7 @@ class BrowserLocks implements Locks {
   close = (tab: string) => this.held.delete(`tab:${tab}`);
 }
 
-const typed = (to: string): Edit => ({ kind: "text", slot: "headline", to, was: "" });
+const typed = (to: string) => typedIn(to, "");
 
 describe("what tabs have not saved", () => {
   it("is each tab's own, and the next one's when a tab is gone", async () => {

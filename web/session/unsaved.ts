@@ -1,4 +1,4 @@
-import type { Edit } from "../../core/piece";
+import type { Edit } from "../../core/edit";
 import { EditQueue, restoreEdits } from "./edit-queue";
 
 /** The browser's locks, as far as they are used here. */

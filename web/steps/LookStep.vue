@@ -46,19 +46,16 @@ const cameFrom = computed(() => {
 });
 
 function dress(spread: Spread): void {
-  if (!open.piece) return;
-  const { brand } = open.piece;
-  const was = { brand, spread: open.piece.spread };
-  open.change({ kind: "dress", to: { brand, spread }, was });
+  open.set(["spread"], spread);
 }
 
 /** Another brand's clothes: its own spread, and its colours for those that the design names. */
 function wear(id: string): void {
   const to = library.brandById.get(id);
   if (!open.piece || !open.brand || !to) return;
-  const { edit, notes } = redress(open.piece, open.brand, to);
+  const { piece, notes } = redress(open.piece, open.brand, to);
   page.value = 0;
-  open.change(edit);
+  open.become(piece, "brand");
   if (notes.length > 0) toasts.tell(`${notes.join("; ")}.`);
 }
 

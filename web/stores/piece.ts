@@ -1,6 +1,7 @@
 import { defineStore } from "pinia";
 import { computed, shallowRef } from "vue";
-import type { Edit } from "../../core/piece";
+import { editTo, setting, type Address, type Edit, type EditName } from "../../core/edit";
+import type { Piece } from "../../core/piece";
 import { api } from "../api/client";
 import { NOTHING_OPEN, Session, type PieceServer, type SessionState } from "../session/session";
 import { Unsaved } from "../session/unsaved";
@@ -62,6 +63,8 @@ export const usePiece = defineStore("piece", () => {
     const own = new Session(id, {
       server,
       later,
+      now: Date.now,
+      newGesture: () => crypto.randomUUID(),
       queue,
       shown: () => shown.value,
       tell: toasts.tell,
@@ -84,12 +87,26 @@ export const usePiece = defineStore("piece", () => {
     leaving.set(id, gone);
   }
 
-  function change(edit: Edit): void {
+  function change(edit: Edit | undefined): void {
     try {
-      session?.change(edit);
+      if (edit) session?.change(edit);
     } catch (error) {
       toasts.fail(error);
     }
+  }
+
+  /** Puts one thing of the piece otherwise. */
+  function set(at: Address, to: unknown): void {
+    try {
+      if (piece.value) change(setting(piece.value, at, to));
+    } catch (error) {
+      toasts.fail(error);
+    }
+  }
+
+  /** Makes of the piece what it is given, in one step. */
+  function become(to: Piece, name?: EditName): void {
+    if (piece.value) change(editTo(piece.value, to, name));
   }
 
   const nothing = Promise.resolve();
@@ -100,8 +117,8 @@ export const usePiece = defineStore("piece", () => {
     placements,
     brand,
     crate: computed(() => state.value.crate),
-    canUndo: computed(() => state.value.canUndo),
-    canRedo: computed(() => state.value.canRedo),
+    undoes: computed(() => state.value.undo),
+    redoes: computed(() => state.value.redo),
     saving: computed(() => state.value.saving),
     waitsFor: computed(() => state.value.waitsFor),
     stuck: computed(() => state.value.stuck),
@@ -110,7 +127,8 @@ export const usePiece = defineStore("piece", () => {
     shown,
     open,
     close,
-    change,
+    set,
+    become,
     save: () => session?.save() ?? nothing,
     keepMine: () => session?.keepMine() ?? nothing,
     takeTheirs: () => session?.takeTheirs() ?? nothing,

@@ -1,0 +1,6 @@
+export * from "./address";
+export * from "./edit";
+export * from "./difference";
+export { valueAt } from "./place";
+export { fromOlderEdit } from "./older";
+export { nameOf } from "./name";

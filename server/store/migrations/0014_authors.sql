@@ -1,0 +1,1 @@
+ALTER TABLE `edits` ADD `author` text DEFAULT '' NOT NULL;
