@@ -9,7 +9,7 @@ const PIXELS_A_BAND = 4_000_000;
 
 export const isLarge = (width: number, height: number): boolean => width * height > MOST_AT_ONCE;
 
-/** The pixels of a large scene, RGBA. */
+/** The pixels of a large scene, RGB: the ground covers everything, and a quarter less is held. */
 export async function inBands(
   scene: Scene,
   materials: Materials<Path2D, Canvas>,
@@ -17,16 +17,24 @@ export async function inBands(
   width: number,
   height: number,
 ): Promise<Buffer> {
-  const data = Buffer.allocUnsafe(width * height * 4);
+  const data = Buffer.allocUnsafe(width * height * 3);
   const band = Math.max(1, Math.floor(PIXELS_A_BAND / width));
   const canvas = createCanvas(width, Math.min(band, height));
   for (let top = 0; top < height; top += band) {
     const from = { x: 0, y: -top };
     paint<Path2D, Canvas>(canvas.getContext("2d") as never, scene, materials, scale, from);
     const rows = Math.min(band, height - top);
-    canvas.data().copy(data, top * width * 4, 0, rows * width * 4);
+    withoutAlpha(canvas.data().subarray(0, rows * width * 4), data, top * width * 3);
     // Each band's pixels are a copy.
     await giveBack();
   }
   return data;
+}
+
+function withoutAlpha(from: Uint8Array, into: Uint8Array, start: number): void {
+  for (let i = 0, at = start; i < from.length; i += 4, at += 3) {
+    into[at] = from[i]!;
+    into[at + 1] = from[i + 1]!;
+    into[at + 2] = from[i + 2]!;
+  }
 }

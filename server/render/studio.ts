@@ -50,6 +50,13 @@ export interface PaintedSheet {
 
 const page0 = ({ width, height }: Scene): Box => box(0, 0, width, height);
 
+interface Pixels {
+  data: Buffer;
+  width: number;
+  height: number;
+  channels: 3 | 4;
+}
+
 /** Makes and paints pieces on the server. Keeps fonts, pictures and crops that it has met; one for each thread. */
 export class Studio {
   readonly typesetter = new Typesetter();
@@ -106,8 +113,8 @@ export class Studio {
     svgText: SvgText = "outlines",
   ): Promise<Buffer> {
     if (format === "svg") return Buffer.from(await this.svg(scene, scale, svgText));
-    const { data, width, height } = await this.paint(scene, scale);
-    const image = sharp(data, { raw: { width, height, channels: 4 } }).removeAlpha();
+    const { data, width, height, channels } = await this.paint(scene, scale);
+    const image = sharp(data, { raw: { width, height, channels } }).removeAlpha();
     switch (format) {
       // Filtering row by row makes flat graphics with a photograph larger, and takes twice as long.
       case "png":
@@ -132,11 +139,8 @@ export class Studio {
     return paintSvg(scene, materials, scale);
   }
 
-  /** RGBA; the ground covers everything, so nothing is see-through. */
-  async paint(
-    scene: Scene,
-    scale: number,
-  ): Promise<{ data: Buffer; width: number; height: number }> {
+  /** RGBA, or RGB where it is large; the ground covers everything, so nothing is see-through. */
+  async paint(scene: Scene, scale: number): Promise<Pixels> {
     const [width, height] = [Math.round(scene.width * scale), Math.round(scene.height * scale)];
     const inParts = isLarge(width, height);
     if (inParts) await this.forget();
@@ -144,12 +148,13 @@ export class Studio {
     if (inParts) {
       // The pixels that its pictures were made of are given back before there are more.
       await giveBack();
-      return { data: await inBands(scene, materials, scale, width, height), width, height };
+      const data = await inBands(scene, materials, scale, width, height);
+      return { data, width, height, channels: 3 };
     }
     // From here to the return nothing waits: the canvas is shared with the next task.
     const canvas = this.canvas(width, height);
     paint<Path2D, Canvas>(canvas.getContext("2d") as never, scene, materials, scale);
-    return { data: canvas.data(), width, height };
+    return { data: canvas.data(), width, height, channels: 4 };
   }
 
   /** The scenes as one document, a page each; shapes and words stay vectors. Pages are in points, 3 pixels to 2. */
