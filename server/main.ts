@@ -9,7 +9,8 @@ import { takeRestored } from "./backup/restore";
 import { FacePool, NO_FACES } from "./faces/pool";
 import { Blobs } from "./files/blobs";
 import { WithShipped } from "./files/shipped";
-import { freeIn, sweep } from "./files/scratch";
+import { sweep } from "./files/scratch";
+import { FolderStore } from "./files/store";
 import { Jobs } from "./jobs/jobs";
 import { ReaderProcesses } from "./imports/reader";
 import { RenderPool } from "./render/pool";
@@ -53,13 +54,15 @@ async function start(): Promise<void> {
       : new FacePool({ filename: join(import.meta.dirname, "faces.cjs") });
   const reader = new ReaderProcesses(join(import.meta.dirname, "process.js"));
   const stored = new Blobs(blobs);
-  const jobs = new Jobs(store, now, () => freeIn(folder));
+  const made = new FolderStore(folder);
+  const jobs = new Jobs(store, now, () => made.free());
   const services = makeServices({
     store,
     pool,
     faces,
     reader,
     jobs,
+    made,
     folder,
     blobs: stored,
     files: new WithShipped(fonts, stored),

@@ -31,6 +31,10 @@ export class Blobs implements FileSource {
     });
   }
 
+  async remove(id: FileId): Promise<void> {
+    await rm(this.path(id), { force: true });
+  }
+
   path(id: FileId): string {
     return within(this.folder, id.slice(0, 2), id);
   }

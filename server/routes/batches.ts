@@ -1,13 +1,11 @@
-import { createReadStream } from "node:fs";
-import { extname } from "node:path";
 import { z } from "zod";
 import {
   BatchAnswer,
   BatchList,
   BatchPlan,
   BatchRequest,
-  ImageFormat,
   VariationList,
+  type ImageFormat,
 } from "../../core/api";
 import type { Routes, Services } from "../app";
 import { Id, problems } from "./params";
@@ -29,7 +27,7 @@ const OutputParams = Id.extend({
   placement: z.string(),
 });
 
-export function addBatchRoutes(routes: Routes, { batches }: Services): void {
+export function addBatchRoutes(routes: Routes, { around, batches }: Services): void {
   const ok = <T extends z.ZodType>(schema: T) => ({ response: { 200: schema, ...problems } });
 
   routes.post(
@@ -91,11 +89,12 @@ export function addBatchRoutes(routes: Routes, { batches }: Services): void {
     "/api/batches/:id/outputs/:variation/:placement",
     { schema: { summary: "One finished file", params: OutputParams } },
     async ({ params }, reply) => {
-      const path = await batches.outputFile(params.id, params.variation, params.placement);
+      const { variation, placement } = params;
+      const { name, format } = await batches.outputFile(params.id, variation, placement);
       return reply
         .header("cache-control", "private, max-age=3600")
-        .type(TYPES[ImageFormat.parse(extname(path).slice(1))])
-        .send(createReadStream(path));
+        .type(TYPES[format])
+        .send(around.made.stream(name));
     },
   );
 }

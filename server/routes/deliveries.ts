@@ -1,9 +1,8 @@
-import { createReadStream } from "node:fs";
 import { DeliveryAnswer, DeliveryList, DeliveryRequest } from "../../core/api";
 import type { Routes, Services } from "../app";
 import { Id, problems } from "./params";
 
-export function addDeliveryRoutes(routes: Routes, { deliveries }: Services): void {
+export function addDeliveryRoutes(routes: Routes, { around, deliveries }: Services): void {
   routes.post(
     "/api/pieces/:id/deliveries",
     {
@@ -51,11 +50,11 @@ export function addDeliveryRoutes(routes: Routes, { deliveries }: Services): voi
     "/api/deliveries/:id/file",
     { schema: { summary: "The zip of a finished delivery", params: Id } },
     async ({ params }, reply) => {
-      const { path, name } = await deliveries.file(params.id);
+      const { file, name } = await deliveries.file(params.id);
       return reply
         .header("content-disposition", `attachment; filename*=UTF-8''${encodeURIComponent(name)}`)
         .type("application/zip")
-        .send(createReadStream(path));
+        .send(around.made.stream(file));
     },
   );
 }

@@ -20,7 +20,7 @@ describe("odd requests are answered in a sentence", () => {
       payload,
     });
   const typed = (to: string, was: string) =>
-    `{"edit":{"kind":"text","slot":"headline","to":"${to}","was":"${was}"}}`;
+    `{"edit":{"changes":[{"at":["message","headline","text"],"to":"${to}","was":"${was}"}]}}`;
 
   it("whose address cannot be read", async () => {
     for (const url of ["/%", "/api/pieces/%ED%A0%80", "/api/pieces/%", "/%zz"]) {
@@ -47,6 +47,16 @@ describe("odd requests are answered in a sentence", () => {
       const { status, body } = await edit(payload);
       expect(status).to.equal(400);
       expect(body.code).to.equal("request-invalid");
+    }
+  });
+
+  it("that put something deep where a name belongs", async () => {
+    for (const depth of [10, 90, 3000]) {
+      const deep = `${"[".repeat(depth)}${"]".repeat(depth)}`;
+      const payload = `{"edit":{"changes":[{"at":["title"],"to":${deep},"was":null}]}}`;
+      const { status, body } = await edit(payload);
+      expect(status, String(depth)).to.be.within(400, 409);
+      expect(body.message).to.be.a("string");
     }
   });
 

@@ -1,11 +1,10 @@
 import { setMaxListeners } from "node:events";
-import { stat } from "node:fs/promises";
 import { and, eq } from "drizzle-orm";
 import { applyVariation } from "../../core/batch";
 import { knownPlacement } from "../../core/piece";
 import type { PlacementLookup } from "../../core/placements";
 import { problem, type Problem } from "../../core/problem";
-import { within } from "../files/within";
+import type { FileName } from "../files/store";
 import type { Make } from "../jobs/queue";
 import { asProblem } from "../problems";
 import { Grouped } from "../store/grouped";
@@ -95,9 +94,8 @@ export class BatchRunner {
   }
 
   async isThere(row: BatchRow, output: File & { bytes: number }): Promise<boolean> {
-    const path = outputPath(this.around.folder, row, output.variation, output.placement);
-    const { size } = await stat(path).catch(() => ({ size: -1 }));
-    return size === output.bytes;
+    const name = outputName(row, output.variation, output.placement);
+    return (await this.around.made.size(name)) === output.bytes;
   }
 
   /** The placements as they were when it was started, so that all its files are of one kind. */
@@ -110,7 +108,7 @@ export class BatchRunner {
     file: File,
     { signal, again, lookup }: { signal: AbortSignal; again: boolean; lookup: PlacementLookup },
   ): Promise<void> {
-    const path = outputPath(this.around.folder, row, file.variation, file.placement);
+    const path = this.around.made.place(outputName(row, file.variation, file.placement));
     const { format, scale } = row.request;
     const piece = applyVariation(row.document, row.variations[file.variation]!);
     const placement = knownPlacement(piece, file.placement, lookup);
@@ -148,17 +146,15 @@ class Pace {
   }
 }
 
-/** Where a finished file lies; only whole files stand there. */
-export function outputPath(
-  folder: string,
-  row: Pick<BatchRow, "id" | "request">,
+/** What a finished file is called; only whole files are there. */
+export const outputName = (
+  { id, request: { format } }: Pick<BatchRow, "id" | "request">,
   variation: number,
   placement: string,
-): string {
-  return within(batchFolder(folder, row.id), `${variation}-${placement}.${row.request.format}`);
-}
+): FileName => [...batchName(id), `${variation}-${placement}.${format}`];
 
-export const batchFolder = (folder: string, id: string): string => within(folder, "batches", id);
+/** All files of a batch. */
+export const batchName = (id: string): FileName => ["batches", id];
 
 const filesOf = (row: BatchRow): File[] =>
   row.variations.flatMap((_, variation) =>

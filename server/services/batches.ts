@@ -1,5 +1,11 @@
 import { and, asc, count, desc, eq, gte, isNull, lt } from "drizzle-orm";
-import type { BatchAnswer, BatchPlan, BatchRequest, VariationAnswer } from "../../core/api";
+import type {
+  BatchAnswer,
+  BatchPlan,
+  BatchRequest,
+  ImageFormat,
+  VariationAnswer,
+} from "../../core/api";
 import {
   BATCH_LIMITS,
   combine,
@@ -12,10 +18,10 @@ import {
 import { knownPlacement, type Piece } from "../../core/piece";
 import { refuseUnpaintable, type Placement } from "../../core/placements";
 import { problem } from "../../core/problem";
-import { exists } from "../files/blobs";
+import type { FileName } from "../files/store";
 import type { Make } from "../jobs/queue";
 import { batches, failures, outputs } from "../store/tables";
-import { BatchRunner, outputPath, type BatchRow } from "./batch-runner";
+import { BatchRunner, outputName, type BatchRow } from "./batch-runner";
 import type { Library } from "./library";
 import type { Pieces } from "./pieces";
 import type { Placements } from "./placements";
@@ -155,18 +161,18 @@ export class Batches {
     return this.runner.isThere(row, output);
   }
 
-  outputPath(row: Pick<BatchRow, "id" | "request">, variation: number, placement: string): string {
-    return outputPath(this.around.folder, row, variation, placement);
-  }
-
-  async outputFile(id: string, variation: number, placement: string): Promise<string> {
+  /** A finished file, and what kind of picture it is. */
+  async outputFile(
+    id: string,
+    variation: number,
+    placement: string,
+  ): Promise<{ name: FileName; format: ImageFormat }> {
     const row = await this.row(id);
-    const path = this.outputPath(row, variation, placement);
+    const name = outputName(row, variation, placement);
     const known = row.request.placements.includes(placement) && row.variations[variation];
-    if (!known || !(await exists(path))) {
+    if (!known || (await this.around.made.size(name)) === undefined)
       throw problem("not-found", { what: "finished file", id: `${variation}-${placement}` });
-    }
-    return path;
+    return { name, format: row.request.format };
   }
 
   /** Throws `placement-unknown`, or `size-too-large` before anything is begun. */

@@ -4,7 +4,7 @@ import { sql } from "drizzle-orm";
 import type { BinKind, StorageAnswer } from "../../core/api";
 import { exists } from "../files/blobs";
 import { multipart, testServer, until, type TestServer } from "../../tests/support/server";
-import { batchFolder } from "./batch-runner";
+import { batchName } from "./batch-runner";
 
 const SVG = `<svg xmlns="http://www.w3.org/2000/svg" width="90" height="60"><rect width="40" height="60"/></svg>`;
 
@@ -93,7 +93,7 @@ describe("what was deleted", () => {
         async () => (await server.ask("GET", url)).body,
         ({ state }) => state === "done",
       );
-    const folder = batchFolder(server.folder, batch.id);
+    const folder = server.services.around.made.place(batchName(batch.id));
     expect(await readdir(folder)).to.have.lengthOf(2);
     await server.ask("DELETE", `/api/batches/${batch.id}`);
     await server.ask("DELETE", path);

@@ -1,13 +1,11 @@
-import { rm } from "node:fs/promises";
-import { join } from "node:path";
 import { and, eq, inArray, isNotNull, isNull, lt, or, sql } from "drizzle-orm";
 import type { SQLiteColumn } from "drizzle-orm/sqlite-core";
 import type { Binned, BinKind } from "../../core/api";
 import { problem } from "../../core/problem";
 import type { Transaction } from "../store/database";
 import { batches, crates, deliveries, files, pieces, putAway } from "../store/tables";
-import { batchFolder } from "./batch-runner";
-import { deliveryPath } from "./deliveries";
+import { batchName } from "./batch-runner";
+import { deliveryName } from "./deliveries";
 import { takeBack } from "./put-away";
 import type { Surroundings } from "./services";
 
@@ -115,7 +113,7 @@ export class Bin {
       ...inCrates.map((row) => binned("crate", row.id, row.name, row.deleted)),
       ...alone.map((row) => binned("piece", row.id, row.document.title, row.deleted)),
       ...inFiles.map((row) => binned("picture", row.id, row.name, row.deleted)),
-      ...inBatches.map((row) => binned("batch", row.id, batchName(row), row.deleted)),
+      ...inBatches.map((row) => binned("batch", row.id, titleOf(row), row.deleted)),
       ...inDeliveries.map((row) => binned("delivery", row.id, row.name, row.deleted)),
       ...away.map((row) => binned(row.kept.kind, row.id, row.name, row.deleted)),
     ].sort((a, b) => b.deleted.localeCompare(a.deleted));
@@ -134,7 +132,7 @@ export class Bin {
 
   /** Deletes for good what has been in the bin for 30 days: rows first, so that nothing tells of bytes that are gone. */
   async empty(): Promise<void> {
-    const { store, folder, blobs, jobs } = this.around;
+    const { store, made, blobs, jobs } = this.around;
     const before = new Date(this.around.now().getTime() - KEPT).toISOString();
     const gone = await store.write(async (tx) => {
       const due = (column: SQLiteColumn) => lt(column, before);
@@ -158,17 +156,14 @@ export class Bin {
       for (const { id } of dueFiles) await tx.delete(files).where(eq(files.id, id));
       return { dueBatches, dueDeliveries, dueFiles };
     });
-    const paths = [
-      ...gone.dueBatches.map(({ id }) => batchFolder(folder, id)),
-      ...gone.dueDeliveries.map(({ id }) => deliveryPath(folder, id)),
-      ...gone.dueFiles.map(({ id }) => blobs.path(id)),
-    ];
-    for (const path of paths) await rm(path, { recursive: true, force: true });
+    for (const { id } of gone.dueBatches) await made.remove(batchName(id));
+    for (const { id } of gone.dueDeliveries) await made.remove(deliveryName(id));
+    for (const { id } of gone.dueFiles) await blobs.remove(id);
   }
 
   /** Scaled copies are made anew when they are asked for, so they need no way back. */
   async clearRenditions(): Promise<void> {
-    await rm(join(this.around.folder, "renditions"), { recursive: true, force: true });
+    await this.around.made.remove(["renditions"]);
   }
 }
 
@@ -178,7 +173,7 @@ const crateOver = (row: object): string | undefined =>
 
 const isEmptyCrate = sql`NOT EXISTS (SELECT 1 FROM pieces WHERE pieces.crate = ${crates.id})`;
 
-const batchName = ({ document, variations }: typeof batches.$inferSelect): string =>
+const titleOf = ({ document, variations }: typeof batches.$inferSelect): string =>
   `${document.title}, ${variations.length} variations`;
 
 /** Each file that is used, with the first place where it is; every document is gone through once. */

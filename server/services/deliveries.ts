@@ -15,13 +15,13 @@ import type { Brand } from "../../core/brand";
 import { knownPlacement, type Piece } from "../../core/piece";
 import { refuseUnpaintable, type Placement, type PlacementLookup } from "../../core/placements";
 import { problem } from "../../core/problem";
-import { exists } from "../files/blobs";
 import { withScratch } from "../files/scratch";
-import { within } from "../files/within";
+import type { FileName } from "../files/store";
 import type { Make } from "../jobs/queue";
 import { ZipFile } from "../files/zip";
 import type { RenderResult } from "../render/task";
 import { deliveries } from "../store/tables";
+import { outputName } from "./batch-runner";
 import type { Batches } from "./batches";
 import type { Library } from "./library";
 import type { Pieces } from "./pieces";
@@ -139,17 +139,13 @@ export class Deliveries {
     return rows.map((row) => answerOf(row, jobs.get(row.id)));
   }
 
-  async file(id: string): Promise<{ path: string; name: string }> {
+  /** The finished zip, and what it is called where it goes. */
+  async file(id: string): Promise<{ file: FileName; name: string }> {
     const { state, name } = await this.get(id);
-    const path = this.path(id);
-    if (state !== "done" || !(await exists(path))) {
+    const file = deliveryName(id);
+    if (state !== "done" || (await this.around.made.size(file)) === undefined)
       throw problem("not-found", { what: "finished delivery", id });
-    }
-    return { path, name };
-  }
-
-  private path(id: string): string {
-    return deliveryPath(this.around.folder, id);
+    return { file, name };
   }
 
   private async items(
@@ -174,7 +170,7 @@ export class Deliveries {
       const sameForm = row.request.format === request.format && row.request.scale === request.scale;
       for (const output of made) {
         if (wanted && !wanted.has(output.variation)) continue;
-        const path = this.batches.outputPath(row, output.variation, output.placement);
+        const path = this.around.made.place(outputName(row, output.variation, output.placement));
         const ready = sameForm && (await this.batches.isThere(row, output));
         items.push({
           piece: applyVariation(row.document, row.variations[output.variation]!),
@@ -199,7 +195,10 @@ export class Deliveries {
     const items = await this.items(piece, brand, request, lookup);
     const { crate } = await this.pieces.get(row.piece);
     await withScratch(this.around.folder, async (scratch) => {
-      const zip = await ZipFile.create(this.path(row.id), this.around.now());
+      const zip = await ZipFile.create(
+        this.around.made.place(deliveryName(row.id)),
+        this.around.now(),
+      );
       try {
         const bytes = await this.fill(zip, { row, crate: crate.name, items, scratch, signal });
         await this.update(row.id, { made: items.length, bytes });
@@ -275,9 +274,8 @@ export class Deliveries {
   }
 }
 
-/** Where a finished zip lies. */
-export const deliveryPath = (folder: string, id: string): string =>
-  within(folder, "deliveries", `${id}.zip`);
+/** What a finished zip is called where it is kept. */
+export const deliveryName = (id: string): FileName => ["deliveries", `${id}.zip`];
 
 function fileOf(
   namer: Namer,

@@ -1,8 +1,5 @@
-import { readFile } from "node:fs/promises";
 import sharp from "sharp";
 import type { PictureFile } from "../../core/files";
-import { writeWhole } from "../files/blobs";
-import { within } from "../files/within";
 import { Kept } from "../../core/kept";
 import { copyAt } from "../render/rendition";
 import type { Surroundings } from "./services";
@@ -23,17 +20,14 @@ export class Renditions {
   }
 
   private async make(picture: PictureFile, width: number): Promise<Buffer> {
-    const path = within(this.around.folder, "renditions", `${picture.id}-${width}.webp`);
-    const kept = await readFile(path).catch(() => undefined);
+    const { blobs, made } = this.around;
+    const name = ["renditions", `${picture.id}-${width}.webp`] as const;
+    const kept = await made.read(name);
     if (kept) return kept;
-    const { data, ...size } = await copyAt(
-      await this.around.blobs.read(picture.id),
-      picture,
-      width,
-    );
+    const { data, ...size } = await copyAt(await blobs.read(picture.id), picture, width);
     const raw = { width: size.width, height: size.height, channels: 4 as const };
     const image = await sharp(data, { raw }).webp({ lossless: true, effort: 1 }).toBuffer();
-    await writeWhole(path, image);
+    await made.write(name, image);
     return image;
   }
 }

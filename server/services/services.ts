@@ -1,5 +1,6 @@
 import type { Blobs } from "../files/blobs";
 import type { FaceFinder } from "../faces/pool";
+import type { FileStore } from "../files/store";
 import type { FileSource } from "../files/source";
 import type { JobKind } from "../jobs/jobs";
 import type { JobQueue } from "../jobs/queue";
@@ -17,7 +18,9 @@ export interface Surroundings {
   faces: FaceFinder;
   reader: Reader;
   jobs: JobQueue<JobKind>;
-  /** The folder for what batches and deliveries make. */
+  /** What batches, deliveries and renditions make. */
+  made: FileStore;
+  /** The data folder: for what is not finished, and for backups of all of it. */
   folder: string;
   now: () => Date;
   newId: () => string;

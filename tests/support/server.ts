@@ -8,7 +8,7 @@ import { loadDemo } from "../../server/demo";
 import { Blobs } from "../../server/files/blobs";
 import { WithShipped } from "../../server/files/shipped";
 import { NO_FACES, type FaceFinder } from "../../server/faces/pool";
-import { freeIn } from "../../server/files/scratch";
+import { FolderStore } from "../../server/files/store";
 import { Jobs } from "../../server/jobs/jobs";
 import { unzipTo } from "../../server/files/unzip";
 import { BUNDLE_LIMITS, readBundle, type Bundle } from "../../server/imports/bundle";
@@ -75,12 +75,14 @@ async function serverOver(data: string, faces: FaceFinder): Promise<TestServer> 
   let ids = 0;
   let time = Date.now();
   const now = () => new Date((time += 10));
+  const made = new FolderStore(data);
   const services = makeServices({
     store,
     pool,
     faces,
     reader: readerHere,
-    jobs: new Jobs(store, now, () => freeIn(data)),
+    jobs: new Jobs(store, now, () => made.free()),
+    made,
     folder: data,
     blobs: stored,
     files: new WithShipped(fontFolder, stored),
