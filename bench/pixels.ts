@@ -4,7 +4,7 @@ import type { Brand } from "../core/brand";
 import type { FileId } from "../core/files";
 import { isPicture, type Node, type Piece } from "../core/piece";
 import { cssPerPixel, placementById, safeArea } from "../core/placements";
-import { check, type Finding } from "../core/preflight";
+import { layoutName, check, type Finding } from "../core/preflight";
 import type { Layout } from "../core/refit";
 import { LEAST_SUBJECT_SHOWN, MOST_SUBJECT_COVERED } from "../core/rules";
 import { pieceOf, shippedTemplates } from "../core/templates";
@@ -153,7 +153,7 @@ async function judgeSubjects(
     if (!subject) continue;
     tally.subjects++;
     const codes = new Set(check(layout).map(({ code }) => code));
-    const where = `${piece.id} ${placement.id} ${layout.via}`;
+    const where = `${piece.id} ${placement.id} ${layoutName(layout.layoutId)}`;
     const { shown, covered } = subject;
     if (shown < LEAST_SUBJECT_SHOWN.thing - CELL_ERROR && !codes.has("subject-cut"))
       tally.cut.push(`${where} ${shown.toFixed(2)}`);

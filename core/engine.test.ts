@@ -4,7 +4,7 @@ import { cases } from "../tests/support/arrangements";
 import { caseSources } from "../tests/support/case-sources";
 import { alternatives, makeScene } from "./engine";
 import { contains, inset } from "./geometry";
-import { isText, type Node, type Piece } from "./piece";
+import { isText, layoutKey, sameLayout, type LayoutId, type Node, type Piece } from "./piece";
 import { placementById, type Placement } from "./placements";
 import { check } from "./preflight";
 import type { Sources } from "./resolve";
@@ -23,7 +23,7 @@ describe("the layouts to pick from", () => {
   let sources: Sources;
   before(async () => (sources = await caseSources()));
 
-  const pickedAs = (piece: Piece, placement: string, layout: string): Piece => ({
+  const pickedAs = (piece: Piece, placement: string, layout: LayoutId): Piece => ({
     ...piece,
     sizes: [{ placement, layout, changes: {} }],
   });
@@ -38,8 +38,10 @@ describe("the layouts to pick from", () => {
         const found = alternatives(piece, brand, placement, sources);
         const chosen = makeScene(piece, brand, placement, sources).layout;
         const what = `${piece.id} ${id}`;
-        expect(found[0]?.via, what).to.equal(chosen.via);
-        expect(new Set(found.map(({ via }) => via)).size, what).to.equal(found.length);
+        expect(found[0]?.layoutId, what).to.deep.equal(chosen.layoutId);
+        expect(new Set(found.map(({ layoutId }) => layoutKey(layoutId))).size, what).to.equal(
+          found.length,
+        );
         expect(found.length, what).to.be.at.most(3);
         const others = found.slice(1).flatMap(check);
         expect(
@@ -55,16 +57,21 @@ describe("the layouts to pick from", () => {
   it("hold when picked, whatever the words are; where one cannot be had, that is said", () => {
     const { piece, brand } = entries[0]!;
     const placement = placementById("story");
-    const second = alternatives(piece, brand, placement, sources)[1]!.via;
+    const second = alternatives(piece, brand, placement, sources)[1]!.layoutId;
     const picked = pickedAs(piece, "story", second);
     for (const words of ["Boats", "Boats at rest in the harbour", "Seven boats that nobody owns"]) {
       const message = { ...picked.message };
       for (const [slot, filling] of Object.entries(message))
         if (isText(filling)) message[slot] = { text: words };
       const { layout } = makeScene({ ...picked, message }, brand, placement, sources);
-      expect(layout.via).to.equal(second);
+      expect(layout.layoutId).to.deep.equal(second);
     }
-    const gone = makeScene(pickedAs(piece, "story", "no such layout"), brand, placement, sources);
+    const gone = makeScene(
+      pickedAs(piece, "story", { kind: "words-left", words: "lines-beside" }),
+      brand,
+      placement,
+      sources,
+    );
     expect(check(gone.layout).map(({ code }) => code)).to.include("layout-gone");
     expect(gone.layout.placed.length).to.be.greaterThan(2);
   });
@@ -77,20 +84,22 @@ describe("the layouts to pick from", () => {
       if (!slot) continue;
       for (const id of PLACEMENTS) {
         const placement = placementById(id);
-        const via = (text: string, shown: Piece["shown"]) =>
+        const laidOut = (text: string, shown: Piece["shown"]) =>
           makeScene(
             { ...piece, message: { ...piece.message, [slot]: { text } }, shown },
             brand,
             placement,
             sources,
-          ).layout.via;
-        let [last, lastSeen] = ["", ""];
+          ).layout.layoutId;
+        let last: LayoutId | undefined;
+        let lastSeen: LayoutId | undefined;
         for (let typed = 6; typed <= letters.length; typed += 4) {
           const text = letters.slice(0, typed).join("");
-          const next = via(text, undefined);
-          const nextSeen = via(text, lastSeen ? { [id]: lastSeen } : undefined);
-          if (last && next !== last) turns = { ...turns, unseen: turns.unseen + 1 };
-          if (lastSeen && nextSeen !== lastSeen) turns = { ...turns, seen: turns.seen + 1 };
+          const next = laidOut(text, undefined);
+          const nextSeen = laidOut(text, lastSeen ? { [id]: lastSeen } : undefined);
+          if (last && !sameLayout(next, last)) turns = { ...turns, unseen: turns.unseen + 1 };
+          if (lastSeen && !sameLayout(nextSeen, lastSeen))
+            turns = { ...turns, seen: turns.seen + 1 };
           [last, lastSeen] = [next, nextSeen];
         }
       }

@@ -1,11 +1,9 @@
 import type { Brand } from "./brand";
-import { isLocal, type Piece } from "./piece";
+import { isLocal, layoutKey, sameLayout, type LayoutId, type Piece } from "./piece";
 import type { Placement } from "./placements";
 import { check } from "./preflight";
 import {
-  AS_ARRANGED,
   inSuitedFrames,
-  NOTHING_FITS,
   recomposed,
   refit,
   type CostTerms,
@@ -66,11 +64,11 @@ export function alternatives(
   const resolved = resolve({ ...piece, sizes }, brand, placement.id, sources);
   const target = withHouseMargin(placement, brand);
   const found: Layout[] = [];
-  for (const sort of [kindOf, (via: string) => via]) {
+  for (const sort of [({ kind }: LayoutId) => kind, layoutKey]) {
     while (found.length < MOST_ALTERNATIVES) {
-      const taken = new Set(found.map(({ via }) => sort(via)));
-      const next = laidOut(resolved, target, (via) => !taken.has(sort(via)));
-      if (next.via === NOTHING_FITS || found.some(({ via }) => via === next.via)) break;
+      const taken = new Set(found.map(({ layoutId }) => sort(layoutId)));
+      const next = laidOut(resolved, target, (id) => !taken.has(sort(id)));
+      if (isNothing(next) || found.some((one) => sameLayout(one.layoutId, next.layoutId))) break;
       found.push(next);
     }
   }
@@ -106,7 +104,7 @@ export function begin(given: Piece, brand: Brand, placement: Placement, sources:
   const resolved = resolve(piece, brand, placement.id, sources);
   const target = withHouseMargin(placement, brand);
   const layout = refit(resolved, target);
-  const asComposed = layout.via === AS_ARRANGED && !breaksRule(layout);
+  const asComposed = isAsArranged(layout) && !breaksRule(layout);
   if (asComposed) return { piece, layout, scene: compose(layout), cost: layout.cost };
   const anew = refit(resolved, target, { anew: true });
   const fitted = recomposed(resolved.piece, anew);
@@ -116,8 +114,8 @@ export function begin(given: Piece, brand: Brand, placement: Placement, sources:
 /** The piece alone, as it begins. */
 export const begun = (...about: Parameters<typeof begin>): Piece => begin(...about).piece;
 
-/** “picture above, stack” and “picture above, foot line” are of one kind. */
-const kindOf = (via: string): string => via.split(",")[0]!;
+const isNothing = ({ layoutId }: Layout): boolean => layoutId.kind === "nothing-fits";
+const isAsArranged = ({ layoutId }: Layout): boolean => layoutId.kind === "as-arranged";
 
 function finishScene(resolved: ResolvedPiece, placement: Placement): Made {
   const layout = asPicked(resolved, withHouseMargin(placement, resolved.brand));
@@ -128,8 +126,8 @@ function finishScene(resolved: ResolvedPiece, placement: Placement): Made {
 function asPicked(resolved: ResolvedPiece, placement: Placement): Layout {
   const size = resolved.piece.sizes.find((one) => one.placement === placement.id);
   if (size?.layout === undefined) return laidOut(resolved, placement);
-  const picked = refit(resolved, placement, { only: (via) => via === size.layout });
-  return picked.via === NOTHING_FITS ? laidOut(resolved, placement) : picked;
+  const picked = refit(resolved, placement, { only: (id) => sameLayout(id, size.layout) });
+  return isNothing(picked) ? laidOut(resolved, placement) : picked;
 }
 
 /**
@@ -142,7 +140,7 @@ function laidOut(
   only: RefitOptions["only"] = () => true,
 ): Layout {
   const layout = refit(resolved, placement, { only });
-  const kept = layout.via === AS_ARRANGED && placement.id !== resolved.piece.lead;
+  const kept = isAsArranged(layout) && placement.id !== resolved.piece.lead;
   return kept && breaksRule(layout) ? refit(resolved, placement, { anew: true, only }) : layout;
 }
 

@@ -5,7 +5,7 @@ import { Hex, Spread } from "../colour";
 import { FileId, PictureFile } from "../files";
 import { Id } from "../id";
 import { Edit } from "../edit";
-import { Crate, LIMITS, Piece, SlotName } from "../piece";
+import { Crate, LayoutId, LIMITS, Piece, SlotName } from "../piece";
 import { Catalogue, Placement } from "../placements";
 import { problemCodes } from "../problem";
 import { Template } from "../templates";
@@ -69,8 +69,8 @@ export const PieceKeeping = z.object({
 });
 export type PieceKeeping = z.infer<typeof PieceKeeping>;
 
-/** The names of a size's best layouts, the best first. */
-export const LayoutChoices = z.object({ layouts: z.array(z.string()) });
+/** A size's best layouts, the best first. */
+export const LayoutChoices = z.object({ layouts: z.array(LayoutId) });
 export type LayoutChoices = z.infer<typeof LayoutChoices>;
 
 export const NewCrate = z.object({

@@ -55,14 +55,17 @@ describe("an arrangement that is completed", () => {
     const shown = (of: Piece) => {
       const { layout } = makeScene(of, brand, placementById(of.lead), sources);
       const ids = new Set(layout.placed.map(({ node }) => node.id));
-      return { via: layout.via, slots: shownSlots(layout.resolved.piece, (id) => ids.has(id)) };
+      return {
+        kind: layout.layoutId.kind,
+        slots: shownSlots(layout.resolved.piece, (id) => ids.has(id)),
+      };
     };
-    expect(shown(piece).via).to.equal("as arranged");
+    expect(shown(piece).kind).to.equal("as-arranged");
     const later = shown(saying({ place: { text: "at the old tollgate" } }));
-    expect(later.via).not.to.equal("as arranged");
+    expect(later.kind).not.to.equal("as-arranged");
     expect(later.slots).to.include("place");
     const emptied = shown(saying({ support: { text: "" } }));
-    expect(emptied.via).not.to.equal("as arranged");
+    expect(emptied.kind).not.to.equal("as-arranged");
     expect(emptied.slots).not.to.include("support");
   });
 });

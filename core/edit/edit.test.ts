@@ -133,7 +133,7 @@ describe("edits", () => {
       /no slot “picture” of that kind/,
     );
     refused(["arrangement", "moon", "hidden"], true, /no node “moon”/);
-    refused(["sizes", "moon", "layout"], "stack", /no size “moon”/);
+    refused(["sizes", "moon", "layout"], { kind: "card" }, /no size “moon”/);
     refused(["sizes", piece.lead], null, /lead size/);
     refused(headline, 7, /^message\.headline/);
     refused(["arrangement", piece.arrangement[0]!.id, "on"], "moon", /no node “moon”/);
@@ -167,7 +167,8 @@ describe("edits of before", () => {
   const bare = { picture: picture.picture, areas: picture.areas, alt: picture.alt };
   const looks = { arrangement: piece.arrangement, sizes: piece.sizes };
   const sizes = [piece.lead, "poster-a3"].map((placement) => ({ placement, changes: {} }));
-  const local = { layout: "stack", changes: { headline: { hidden: true } } };
+  const card = { kind: "card", words: "stack" } as const;
+  const local = { layout: card, changes: { headline: { hidden: true } } };
   const cases: [old: object, after: Piece][] = [
     [
       { kind: "text", slot: "headline", to: "Boats", was: "Boats at rest" },
@@ -232,7 +233,15 @@ describe("edits of before", () => {
       { kind: "looks", to: { ...looks, arrangement: [first] }, was: looks },
       { ...piece, arrangement: [first!] },
     ],
-    [{ kind: "local", placement: piece.lead, to: local, was: { changes: {} } }, onLead(local)],
+    [
+      {
+        kind: "local",
+        placement: piece.lead,
+        to: { ...local, layout: "card, stack" },
+        was: { changes: {} },
+      },
+      onLead(local),
+    ],
     [
       { kind: "without", to: ["logo"], was: [] },
       { ...piece, without: ["logo"] },

@@ -1,4 +1,4 @@
-import type { Piece, Wordings } from "../piece";
+import { withLayoutIds, type Piece, type Wordings } from "../piece";
 import { editTo } from "./difference";
 import { Edit } from "./edit";
 
@@ -18,8 +18,9 @@ interface OldEdit {
 
 /** An edit as it is said now; undefined for one that says nothing. */
 export function fromOlderEdit(stored: unknown): Edit | undefined {
-  const now = Edit.safeParse(stored);
-  return now.success ? now.data : editTo(...sidesOf(stored as OldEdit));
+  const known = withLayoutIds(stored);
+  const now = Edit.safeParse(known);
+  return now.success ? now.data : editTo(...sidesOf(known as OldEdit));
 }
 
 type Parts = Partial<Piece>;

@@ -68,7 +68,7 @@ describe("what was exported", () => {
     const picked = {
       ...boats,
       sizes: boats.sizes.map((size) =>
-        size.placement === placement ? { ...size, layout: "band" } : size,
+        size.placement === placement ? { ...size, layout: { kind: "card" as const } } : size,
       ),
     };
     const now = { piece: picked, brand: quillmere };

@@ -1,6 +1,8 @@
 export * from "./piece";
 export * from "./style";
+export * from "./layout-id";
 export { fromOlder } from "./older";
+export { shownWithIds, withLayoutIds } from "./older-layout";
 export { followingAgain, isLocal, localOf, pictureStyleOf, type PictureStyle } from "./values";
 export * from "./on-brand";
 export * from "./crate";

@@ -1,3 +1,5 @@
+import { withLayoutIds } from "./older-layout";
+
 /*
  * Documents that were written before now and still come in, from files and archives.
  */
@@ -12,13 +14,13 @@ interface Point {
 /** What a focus without a size stood for, as a share of the picture's sides. */
 const REACH = 0.24;
 
-/** A piece as it is written now: a picture's focus, which was one point or box about a middle, is an area of it. */
+/** A piece as it is written now: a layout is known by an id, and a picture's focus, which was one point or box about a middle, is an area of it. */
 export function fromOlder(data: unknown): unknown {
   if (!isRecord(data) || !isRecord(data.message)) return data;
   const message = Object.fromEntries(
     Object.entries(data.message).map(([slot, filling]) => [slot, withArea(filling)]),
   );
-  return { ...data, message };
+  return withLayoutIds({ ...data, message });
 }
 
 function withArea(filling: unknown): unknown {

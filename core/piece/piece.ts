@@ -2,6 +2,7 @@ import { z } from "zod";
 import { Spread } from "../colour";
 import { Area, FileId } from "../files";
 import { Id } from "../id";
+import { LayoutId } from "./layout-id";
 import { Placement } from "../placements/placement";
 import { Style } from "./style";
 
@@ -107,8 +108,8 @@ export const Size = z.object({
   placement: Id,
   /** What the placement is, when it is a size of the piece's own and not of the catalogue. */
   own: Placement.optional(),
-  /** The layout that a person picked for this size, by its name; else the best is taken. */
-  layout: z.string().min(1).max(80).optional(),
+  /** The layout that a person picked for this size; else the best is taken. */
+  layout: LayoutId.optional(),
   changes: z.record(z.string(), Node.extend({ style: Style }).partial()).default({}),
 });
 export type Size = z.infer<typeof Size>;
@@ -153,7 +154,7 @@ const PieceBody = z.object({
   spread: Spread.default({}),
   sizes: z.array(Size).max(LIMITS.sizes),
   /** How each placement was laid out when last seen: words that change a little do not turn it over. */
-  shown: z.record(z.string(), z.string().max(80)).optional(),
+  shown: z.record(z.string(), LayoutId).optional(),
   slides: z.array(Slide).optional(),
   without: Without.optional(),
   /** Findings that a person called fine, by size, kind and node. */

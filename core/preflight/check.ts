@@ -1,7 +1,8 @@
+import { layoutName } from "./layout-name";
 import { contrastNeeded, contrast, difference, luminance, luminanceContrast } from "../colour";
 import { bottom, contains, right, type Box } from "../geometry";
 import { isFact, RULING_SLOTS, slotName } from "../message";
-import type { Node } from "../piece";
+import { sameLayout, type Node } from "../piece";
 import { cssPerPixel, keptArea, roomOf } from "../placements";
 import { groundBehind, type Layout, type Placed } from "../refit";
 import type { ResolvedNode, ResolvedPiece } from "../resolve";
@@ -50,10 +51,10 @@ function everything(layout: Layout): Finding[] {
 const hasSomethingToSay = ({ type }: ResolvedNode): boolean => type !== "shape" && type !== "icon";
 
 /** A layout that a person picked holds; where it cannot, that is said. */
-function checkPicked({ resolved, placement, via }: Layout): Finding[] {
+function checkPicked({ resolved, placement, layoutId }: Layout): Finding[] {
   const picked = resolved.piece.sizes.find((size) => size.placement === placement.id)?.layout;
-  if (picked === undefined || picked === via) return [];
-  return [{ code: "layout-gone", level: "look-again", about: picked }];
+  if (picked === undefined || sameLayout(picked, layoutId)) return [];
+  return [{ code: "layout-gone", level: "look-again", about: layoutName(picked) }];
 }
 
 /** What is not the brand's, with what of the brand's comes nearest. */

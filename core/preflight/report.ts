@@ -1,3 +1,4 @@
+import type { LayoutId } from "../piece";
 import { shownSlots, wordSlots } from "../completion";
 import type { Box } from "../geometry";
 import type { Layout, LeftOut } from "../refit";
@@ -25,7 +26,7 @@ export interface LayoutReport {
   height: number;
   safe: Box;
   floor: number;
-  via: string;
+  layout: LayoutId;
   nodes: NodeReport[];
   /** The message's slots that hold words, and those of them that have a node on this size. */
   slots: string[];
@@ -43,7 +44,7 @@ export function reportOf(layout: Layout): LayoutReport {
     height: placement.height,
     safe: roundBox(layout.safe),
     floor: round(layout.floor),
-    via: layout.via,
+    layout: layout.layoutId,
     nodes: layout.placed.map((item, index) => nodeReport(layout, item, index)),
     slots: wordSlots(layout.resolved.piece),
     shown: shownOn(layout),

@@ -1,6 +1,5 @@
 import { between, type Box } from "../geometry";
 import { BADGE_SHARE } from "./badge";
-import type { Block } from "./block";
 import type { Draft } from "./draft";
 import { groupGap } from "./gaps";
 import { hasMedia, type Parts } from "./parts";
@@ -20,7 +19,7 @@ import {
 } from "./words";
 import { signedLayouts } from "./signed";
 import { wideLayouts } from "./wide";
-import { stack } from "./block";
+import { stack, type Block } from "./block";
 
 /** Shares of the frame's height that a picture may take. */
 const SHARES = [0.36, 0.42, 0.48, 0.54, 0.6];
@@ -36,7 +35,7 @@ export function* pictureAbove(stage: Stage, parts: Parts, size: number): Generat
     for (const block of blocksBelow(stage, onMedia ? bare : parts, size)) {
       const y = stage.bottomEdge - block.height;
       yield {
-        via: `picture above, ${block.name}`,
+        layoutId: { kind: "picture-above", words: block.name },
         parts,
         words: block.place(stage.kept.x, y),
         media: between(0, 0, stage.frame.width, y - stage.padding),
@@ -50,14 +49,16 @@ export function* pictureAbove(stage: Stage, parts: Parts, size: number): Generat
   }
 }
 
+type Entries = [keyof typeof wordLayouts, WordLayout][];
+
 /** The words in every layout, in the room that pictures of several heights leave them. */
 function* blocksBelow(
   stage: Stage,
   parts: Parts,
   size: number,
-): Generator<Block & { name: string }> {
-  for (const [name, layout] of Object.entries(wordLayouts)) {
-    const spread = name === "head and foot";
+): Generator<Block & { name: keyof typeof wordLayouts }> {
+  for (const [name, layout] of Object.entries(wordLayouts) as Entries) {
+    const spread = name === "head-and-foot";
     if (spread && stage.ratio > TOWER) continue;
     let higher: Block | undefined;
     for (const share of spread ? TOWER_SHARES : SHARES) {
@@ -99,7 +100,7 @@ export function* pictureBetween(stage: Stage, parts: Parts, size: number): Gener
       stage.frame.height,
     );
     yield {
-      via: "picture between",
+      layoutId: { kind: "picture-between" },
       parts,
       words: [...top.place(kept.x, kept.y), ...(foot.block?.place(kept.x, footTop) ?? [])],
       media: between(
@@ -153,7 +154,7 @@ export function* wordsAlone(stage: Stage, parts: Parts, size: number): Generator
     // A few words in a large field stand a little above its middle.
     const y = region.y + (region.height - block.height) * (stage.isWide ? 0.5 : 0.4);
     yield {
-      via: "words alone",
+      layoutId: { kind: "words-alone" },
       parts: bare,
       words: block.place(region.x + align * (region.width - block.width), y),
       ...(behind ? { behind } : {}),
@@ -216,9 +217,9 @@ const UPRIGHT: readonly WordLayout[] = [
 ];
 /** Where a picture would be left out for it, words alone are a last resort. */
 const FEW: readonly WordLayout[] = [
-  wordLayouts["head and foot"],
+  wordLayouts["head-and-foot"],
   wordLayouts.stack,
-  wideLayouts["beside the headline"],
+  wideLayouts["beside-the-headline"],
 ];
 /** Two columns in a tower are too narrow to be read. */
 const TALL = UPRIGHT.filter(
@@ -227,7 +228,7 @@ const TALL = UPRIGHT.filter(
 /** In upright frames a headline of uneven lines may be far larger. */
 const BOLD: ReadonlySet<WordLayout> = new Set([
   wordLayouts.stack,
-  wordLayouts["head and foot"],
+  wordLayouts["head-and-foot"],
   signedLayouts["signed above"],
   signedLayouts["signed above, head and foot"],
 ]);

@@ -12,7 +12,7 @@ const MOST_RATIO = 2.6;
 /** Between a card's edge and its words: so many sizes of the text, and at least this share of its short side. */
 const PADDING = 1.6;
 const LEAST_PADDING = 0.075;
-const LAYOUTS = ["head and foot", "stack", "two columns"] as const;
+const LAYOUTS = ["head-and-foot", "stack", "two-columns"] as const;
 
 /** Words that were composed on a plate of their own stay on it, and the others below it. */
 export function* onCard(stage: Stage, parts: Parts, size: number): Generator<Draft> {
@@ -33,12 +33,12 @@ function* cards(stage: Stage, parts: Parts, plate: ShapeNode, size: number): Gen
     for (const name of LAYOUTS) {
       const card = cardOf(stage, inside, plate, field, name, size);
       if (!card) continue;
-      const spare = name === "head and foot" ? 0 : field.height - card.box.height;
+      const spare = name === "head-and-foot" ? 0 : field.height - card.box.height;
       const moved = { ...card.box, y: card.box.y + spare / 2 };
       const words = card.place(spare / 2);
       const footTop = bottom(moved) + gap;
       yield {
-        via: `card, ${name}`,
+        layoutId: { kind: "card", words: name },
         parts,
         words: [...words, ...(below?.place(stage.kept.x, footTop) ?? [])],
         plate: moved,
@@ -97,4 +97,4 @@ const isEmpty = ({ above, headline, details, cta, logo, sender }: Parts): boolea
   [above, details, sender].every((all) => all.length === 0) && !headline && !cta && !logo;
 
 const footsOf = (outside: Parts): (WordLayout | undefined)[] =>
-  isEmpty(outside) ? [undefined] : [wordLayouts["foot line"], wordLayouts.stack];
+  isEmpty(outside) ? [undefined] : [wordLayouts["foot-line"], wordLayouts.stack];

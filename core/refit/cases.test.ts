@@ -1,3 +1,4 @@
+import { layoutKey } from "../piece";
 import { expect } from "chai";
 import { cases } from "../../tests/support/arrangements";
 import { caseSources } from "../../tests/support/case-sources";
@@ -18,9 +19,10 @@ describe("refit of forty pieces to every placement", () => {
         const { layout } = makeScene(piece, brand, placementById(id), sources);
         const found = check(layout);
         const nearly = found.filter(({ code }) => code === "nearly-aligned");
-        if (layout.via !== "as arranged") expect(nearly, `${id} ${layout.via}`).to.deep.equal([]);
+        if (layout.layoutId.kind !== "as-arranged")
+          expect(nearly, `${id} ${layoutKey(layout.layoutId)}`).to.deep.equal([]);
         const broken = found.filter(({ level }) => level === "must-fix");
-        expect(broken, `${id} ${layout.via}`).to.deep.equal([]);
+        expect(broken, `${id} ${layoutKey(layout.layoutId)}`).to.deep.equal([]);
       }
     });
   }

@@ -12,8 +12,8 @@ const LEAST_BESIDE = 0.6;
 const LEFT = ["left"] as const;
 const BOTH = ["left", "right"] as const;
 const layouts = { ...wordLayouts, ...wideLayouts };
-const NARROW = ["head and foot", "stack"] as const;
-const BROAD = [...NARROW, "two columns", "beside the headline"] as const;
+const NARROW = ["head-and-foot", "stack"] as const;
+const BROAD = [...NARROW, "two-columns", "beside-the-headline"] as const;
 
 /** In a frame wider than this, a strip does better. */
 const MOST_RATIO = 4.2;
@@ -35,14 +35,14 @@ export function* columns(stage: Stage, parts: Parts, size: number): Generator<Dr
       const block = layouts[name](roomIn(stage, parts, region, size));
       if (!block || widths.has(block.width)) continue;
       widths.add(block.width);
-      const y = name !== "head and foot" ? region.y + (region.height - block.height) / 2 : region.y;
+      const y = name !== "head-and-foot" ? region.y + (region.height - block.height) / 2 : region.y;
       // Reading starts on the left, so words on the right need a reason.
       for (const side of parts.photos.length > 0 || indented ? BOTH : LEFT) {
         const x = side === "left" ? kept.x : right(kept) - block.width;
         const media = mediaBeside(stage, side, x, block.width);
         if (media.width < LEAST_MEDIA * frame.width) continue;
         const draft = {
-          via: `words ${side} of the picture`,
+          layoutId: { kind: `words-${side}` as const },
           parts,
           words: block.place(x, y),
           media,
@@ -50,7 +50,10 @@ export function* columns(stage: Stage, parts: Parts, size: number): Generator<Dr
         };
         yield draft;
         const standing = onTheFloor(stage, parts, media);
-        if (standing) yield { ...draft, via: `${draft.via}, on the floor`, media: standing };
+        if (standing) {
+          const layoutId = { ...draft.layoutId, place: "floor" as const };
+          yield { ...draft, layoutId, media: standing };
+        }
       }
     }
   }

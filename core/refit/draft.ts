@@ -1,10 +1,11 @@
 import type { Box } from "../geometry";
+import type { LayoutId } from "../piece";
 import type { Placed } from "./layout";
 import type { Parts } from "./parts";
 
 /** A way to lay a size out before its pictures are cropped: where the words stand and what is left for media. */
 export interface Draft {
-  via: string;
+  layoutId: LayoutId;
   parts: Parts;
   words: Placed[];
   media?: Box;

@@ -1,5 +1,5 @@
 export type { CostTerms, Layout, LeftOut, LeftOutReason, Placed, Veil } from "./layout";
-export { AS_ARRANGED, NOTHING_FITS, refit, type RefitOptions } from "./refit";
+export { refit, type RefitOptions } from "./refit";
 export { recomposed } from "./recompose";
 export { groundBehind } from "./ground";
 export { clearSpace, logoInk } from "./logo";

@@ -1,6 +1,7 @@
 import type { Hex } from "../colour";
 import type { Box, Point } from "../geometry";
 import type { AbsentReason, LogoVersion, ResolvedNode, ResolvedPiece } from "../resolve";
+import type { LayoutId } from "../piece";
 import type { Placement } from "../placements";
 import type { SetText } from "../type";
 
@@ -79,7 +80,6 @@ export interface Layout {
   /** Back to front. */
   placed: Placed[];
   leftOut: LeftOut[];
-  /** How the size was laid out, for the report. */
-  via: string;
+  layoutId: LayoutId;
   cost: CostTerms;
 }

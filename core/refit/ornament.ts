@@ -27,7 +27,7 @@ export function* ornamentBelow(stage: Stage, parts: Parts, size: number): Genera
     if (!block) continue;
     const top = kept.y + block.height + stage.padding;
     yield {
-      via: `ornament below, ${name}`,
+      layoutId: { kind: "ornament-below", words: name },
       parts,
       words: block.place(
         kept.x + (stage.align === 0.5 ? (kept.width - block.width) / 2 : 0),
@@ -41,7 +41,7 @@ export function* ornamentBelow(stage: Stage, parts: Parts, size: number): Genera
 
 /** An ornament is what the words leave, so they need not be small for it. */
 const overOrnament = (stage: Stage, size: number) =>
-  (["stack", "foot line"] as const).flatMap((name) =>
+  (["stack", "foot-line"] as const).flatMap((name) =>
     stage.sizesAlone(size).map((words) => [name, words] as const),
   );
 

@@ -1,3 +1,4 @@
+import type { LayoutPlace } from "../piece";
 import { between, bottom, box, inset, right, type Box } from "../geometry";
 import { containedIn } from "../picture";
 import type { Block } from "./block";
@@ -10,7 +11,7 @@ import { roomIn, wordLayouts } from "./words";
 /** The shares of the usable width that words over a picture may take, and of its height. */
 const WIDTHS = [1, 0.66, 0.5, 0.4];
 const MOST_HEIGHT = 0.62;
-const LAYOUTS = ["stack", "foot line", "two columns"] as const;
+const LAYOUTS = ["stack", "foot-line", "two-columns"] as const;
 /** A plate reaches beyond its words by so many sizes of the text. */
 const PLATE_PADDING = 1.5;
 
@@ -27,7 +28,10 @@ export function* overPhoto(stage: Stage, parts: Parts, size: number): Generator<
         const placed = block.place(spot.x, spot.y);
         const taken = around(placed.map((item) => item.box)) ?? spot;
         yield {
-          via: parts.plate ? `plate on the picture, ${spot.name}` : `on the picture, ${spot.name}`,
+          layoutId: {
+            kind: parts.plate ? "plate-on-the-picture" : "on-the-picture",
+            place: spot.name,
+          },
           parts,
           words: placed,
           media: stage.frame,
@@ -48,7 +52,7 @@ export function* pictureWhole(stage: Stage, parts: Parts): Generator<Draft> {
     return;
   const { logo: _logo, ...bare } = parts;
   const media = containedIn(photo.file, stage.field);
-  yield { via: "the whole picture", parts: bare, words: [], media, change: 2 };
+  yield { layoutId: { kind: "whole-picture" }, parts: bare, words: [], media, change: 2 };
 }
 
 /** Words that were composed on the picture or on a plate over it; and a picture without words fills the frame. */
@@ -72,7 +76,7 @@ function* blocksIn(stage: Stage, parts: Parts, region: Box, size: number): Gener
 }
 
 interface Spot extends Box {
-  name: string;
+  name: LayoutPlace;
   change: number;
 }
 
@@ -81,7 +85,7 @@ function spotsFor({ width, height }: Block, region: Box, align: number): Spot[] 
   const left = region.x + (align === 0.5 ? 0.5 : 0) * (region.width - width);
   const far = right(region) - width;
   const low = bottom(region) - height;
-  const at = (name: string, x: number, y: number, change: number): Spot => ({
+  const at = (name: LayoutPlace, x: number, y: number, change: number): Spot => ({
     name,
     change,
     ...box(x, y, width, height),
@@ -90,7 +94,7 @@ function spotsFor({ width, height }: Block, region: Box, align: number): Spot[] 
   return [
     at("below", left, low, 0),
     at("above", left, region.y, 0.6),
-    ...(narrow ? [at("below right", far, low, 0.8), at("above right", far, region.y, 1)] : []),
-    ...(narrow ? [at("in the middle", left, region.y + (region.height - height) / 2, 0.8)] : []),
+    ...(narrow ? [at("below-right", far, low, 0.8), at("above-right", far, region.y, 1)] : []),
+    ...(narrow ? [at("middle", left, region.y + (region.height - height) / 2, 0.8)] : []),
   ];
 }

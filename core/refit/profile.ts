@@ -1,3 +1,4 @@
+import type { LayoutId } from "../piece";
 import { luminance } from "../colour";
 import { between, bottom, box, centre, inset, right, type Box } from "../geometry";
 import { signIn } from "./logo";
@@ -6,7 +7,7 @@ import { isEmblem, ornamentIn } from "./ornament";
 import type { Stage } from "./stage";
 
 /** How a profile picture is laid out that shows the sign alone. */
-export const SIGN_ALONE = "sign alone";
+export const SIGN_ALONE: LayoutId = { kind: "sign-alone" };
 
 /** Of a profile picture's kept area, what the sign leaves free on every side: it is seen at the size of a thumbnail. */
 const AIR = 0.02;

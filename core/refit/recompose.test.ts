@@ -22,7 +22,7 @@ describe("another lead size", () => {
         const { layout } = makeScene({ ...piece, sizes }, brand, placement, sources);
         const anew = withLead({ ...piece, sizes }, brand, placement, sources);
         const after = makeScene(anew, brand, placement, sources).layout;
-        expect(after.via, `${piece.id} ${id}`).to.equal("as arranged");
+        expect(after.layoutId.kind, `${piece.id} ${id}`).to.equal("as-arranged");
         const found = new Map(after.placed.map((item) => [item.node.id, item]));
         for (const before of layout.placed) {
           const now = found.get(before.node.id);

@@ -113,9 +113,9 @@ describe("refit", () => {
   it("uses the arrangement as composed at the lead size", async () => {
     const sources = await demoSources();
     for (const { piece, brand } of demoPieces()) {
-      expect(makeScene(piece, brand, placementById(piece.lead), sources).layout.via).to.equal(
-        "as arranged",
-      );
+      expect(
+        makeScene(piece, brand, placementById(piece.lead), sources).layout.layoutId.kind,
+      ).to.equal("as-arranged");
     }
   });
 

@@ -1,3 +1,4 @@
+import { sameLayout, type LayoutId } from "../piece";
 import type { Placement } from "../placements";
 import type { ResolvedNode, ResolvedPiece } from "../resolve";
 import { asArranged } from "./arranged";
@@ -21,8 +22,8 @@ import { strip } from "./strip";
 import { withVeils } from "./veil";
 
 /** How a size says that it stands as it was composed. */
-export const AS_ARRANGED = "as arranged";
-export const NOTHING_FITS = "nothing fits";
+const AS_ARRANGED: LayoutId = { kind: "as-arranged" };
+const NOTHING_FITS: LayoutId = { kind: "nothing-fits" };
 /**
  * A layout that was seen before keeps its place against one that is better by less than this: a small edit does not
  * turn a size over. By eye.
@@ -44,8 +45,8 @@ const GENERATORS = [
 export interface RefitOptions {
   /** Do not take the arrangement as it is, even where the frame has its shape. */
   anew?: boolean;
-  /** The names of layouts that may be chosen; all when not given. */
-  only?: (via: string) => boolean;
+  /** The layouts that may be chosen; all when not given. */
+  only?: (id: LayoutId) => boolean;
 }
 
 /**
@@ -60,7 +61,7 @@ export function refit(
 ): Layout {
   const stage = new Stage(resolved, placement);
   const asComposed = anew || !only(AS_ARRANGED) ? undefined : arranged(stage);
-  const { placed, via, cost } = asComposed ?? sign(stage, only) ?? best(stage, only);
+  const { placed, layoutId, cost } = asComposed ?? sign(stage, only) ?? best(stage, only);
   return {
     resolved,
     placement,
@@ -68,26 +69,26 @@ export function refit(
     safe: stage.safe,
     floor: stage.floor,
     placed: withBackdrop(stage, withVeils(stage, placed)),
-    leftOut: leftOut(resolved, placed, via),
-    via,
+    leftOut: leftOut(resolved, placed, layoutId),
+    layoutId,
     cost,
   };
 }
 
-function sign(stage: Stage, only: (via: string) => boolean): Choice | undefined {
+function sign(stage: Stage, only: (id: LayoutId) => boolean): Choice | undefined {
   const placed = only(SIGN_ALONE) ? signAlone(stage) : undefined;
-  return placed && { placed, via: SIGN_ALONE, cost: NO_COST };
+  return placed && { placed, layoutId: SIGN_ALONE, cost: NO_COST };
 }
 
 interface Choice {
   placed: Placed[];
-  via: string;
+  layoutId: LayoutId;
   cost: CostTerms;
 }
 
 function arranged(stage: Stage): Choice | undefined {
   const placed = asArranged(stage);
-  return placed && { placed, via: AS_ARRANGED, cost: NO_COST };
+  return placed && { placed, layoutId: AS_ARRANGED, cost: NO_COST };
 }
 
 /**
@@ -95,7 +96,7 @@ function arranged(stage: Stage): Choice | undefined {
  * either, nodes are dropped one after another, the least worth first, until what is missing alone costs more than the
  * best found so far.
  */
-function best(stage: Stage, only: (via: string) => boolean): Choice {
+function best(stage: Stage, only: (id: LayoutId) => boolean): Choice {
   const all = stage.parts;
   const keepIfRoom = ifRoom(stage.resolved);
   const worth = (node: ResolvedNode) => worthOf(stage, node, keepIfRoom.has(node.id));
@@ -122,7 +123,11 @@ function best(stage: Stage, only: (via: string) => boolean): Choice {
       ...[1, ...columns].map((listColumns) => maker(stage.set({ tight: true, listColumns }), true)),
     ]);
   let fits = false;
-  let choice: Choice = { placed: [], via: NOTHING_FITS, cost: { ...NO_COST, leftOut: Infinity } };
+  let choice: Choice = {
+    placed: [],
+    layoutId: NOTHING_FITS,
+    cost: { ...NO_COST, leftOut: Infinity },
+  };
   for (let count = 0; count <= order.length; count += stepAt(order.length - count)) {
     const dropped = new Set(order.slice(0, count).flatMap((group) => group.map((node) => node.id)));
     const missing = loose.costing.missing((id) => dropped.has(id));
@@ -181,16 +186,17 @@ const stepAt = (left: number): number => Math.max(1, Math.floor(left / 6));
 interface Maker {
   stage: Stage;
   costing: Costing;
-  only: (via: string) => boolean;
+  only: (id: LayoutId) => boolean;
   /** What is in a badge may leave it. */
   unbadge: boolean;
   /** The layout that this placement was last seen with. */
-  seen: string | undefined;
+  seen: LayoutId | undefined;
 }
 
-const held = ({ seen }: Maker, via: string): number => (via === seen ? HYSTERESIS : 0);
-const weight = (maker: Maker, { via, cost }: Pick<Choice, "via" | "cost">): number =>
-  total(cost) - held(maker, via);
+const held = ({ seen }: Maker, id: LayoutId): number =>
+  seen && sameLayout(id, seen) ? HYSTERESIS : 0;
+const weight = (maker: Maker, { layoutId, cost }: Pick<Choice, "layoutId" | "cost">): number =>
+  total(cost) - held(maker, layoutId);
 
 function cheapest(maker: Maker, parts: Parts, missing: number, soFar: Choice): Choice {
   const { stage, costing } = maker;
@@ -199,7 +205,7 @@ function cheapest(maker: Maker, parts: Parts, missing: number, soFar: Choice): C
     if (least >= weight(maker, choice)) break;
     const placed = finish(stage, draft);
     if (!placed || placed.length === 0) continue;
-    const next = { placed, via: draft.via, cost: costing.of(draft, placed) };
+    const next = { placed, layoutId: draft.layoutId, cost: costing.of(draft, placed) };
     if (weight(maker, next) < weight(maker, choice)) choice = next;
   }
   return choice;
@@ -211,9 +217,9 @@ function promising(maker: Maker, parts: Parts, missing: number, most: number) {
   const found: { draft: Draft; least: number }[] = [];
   for (const generator of GENERATORS) {
     for (const made of drafts(generator, maker, parts)) {
-      if (!only(made.via) || orderOf(made.words).louder.length > 0) continue;
+      if (!only(made.layoutId) || orderOf(made.words).louder.length > 0) continue;
       const draft = stage.align === 1 ? mirrored(stage, made) : made;
-      const least = costing.least(draft, missing) - held(maker, draft.via);
+      const least = costing.least(draft, missing) - held(maker, draft.layoutId);
       if (least < most) found.push({ draft, least });
     }
   }
@@ -233,7 +239,11 @@ function* drafts(
     yield* generator(stage, parts, size);
     if (!parts.badge || !unbadge) continue;
     for (const draft of generator(stage, unbadged(parts), size))
-      yield { ...draft, via: `${draft.via}, no badge`, change: draft.change + NO_BADGE };
+      yield {
+        ...draft,
+        layoutId: { ...draft.layoutId, unbadged: true },
+        change: draft.change + NO_BADGE,
+      };
   }
 }
 
@@ -252,7 +262,7 @@ function withBackdrop(stage: Stage, placed: Placed[]): Placed[] {
   return [{ node: backdrop, box: stage.frame, turn: 0 }, ...placed];
 }
 
-function leftOut(resolved: ResolvedPiece, placed: Placed[], via: string): LeftOut[] {
+function leftOut(resolved: ResolvedPiece, placed: Placed[], layoutId: LayoutId): LeftOut[] {
   const present = new Set(placed.map((item) => item.node.id));
   const dropped = resolved.nodes.filter(
     (node) => !present.has(node.id) && node.role !== "backdrop",
@@ -260,7 +270,7 @@ function leftOut(resolved: ResolvedPiece, placed: Placed[], via: string): LeftOu
   return [
     ...dropped.map((node): LeftOut => ({
       id: node.id,
-      why: via === SIGN_ALONE ? "not-for-this-shape" : whyDropped(node),
+      why: layoutId.kind === "sign-alone" ? "not-for-this-shape" : whyDropped(node),
     })),
     ...resolved.absent
       .filter(({ why }) => why !== "empty")

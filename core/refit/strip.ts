@@ -28,9 +28,9 @@ export function* strip(stage: Stage, parts: Parts, text: number): Generator<Draf
   const { ornament: _ornament, ...rest } = parts;
   const bare: Parts = { ...rest, photos: [] };
   const inner = Math.max(stage.kept.x, 0.16 * stage.frame.height);
-  for (const [layout, size, name] of [
-    [headOverLine, Math.max(text, TEXT_HEIGHT * stage.frame.height), ""],
-    [headBesideLines, text, ", lines beside"],
+  for (const [layout, size, how] of [
+    [headOverLine, Math.max(text, TEXT_HEIGHT * stage.frame.height), {}],
+    [headBesideLines, text, { words: "lines-beside" }],
   ] as const) {
     for (const [byHeight, byWidth] of hasMedia(parts) ? MEDIA : []) {
       const width = Math.min(byHeight * stage.frame.height, byWidth * stage.frame.width);
@@ -38,10 +38,10 @@ export function* strip(stage: Stage, parts: Parts, text: number): Generator<Draf
       const words = row(stage, parts, size, from, layout);
       if (!words) continue;
       const media = between(0, 0, width, stage.frame.height);
-      yield { via: `strip with picture${name}`, parts, words, media, change: 1 };
+      yield { layoutId: { kind: "strip-with-picture", ...how }, parts, words, media, change: 1 };
     }
     const words = row(stage, bare, size, inner, layout);
-    if (words) yield { via: `strip${name}`, parts: bare, words, change: 1 };
+    if (words) yield { layoutId: { kind: "strip", ...how }, parts: bare, words, change: 1 };
   }
 }
 

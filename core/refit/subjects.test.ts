@@ -1,3 +1,4 @@
+import { layoutKey } from "../piece";
 import { expect } from "chai";
 import { drawnFile, strangeBrands, strangeSources } from "../../tests/support/strangers";
 import { photographs, type Photograph } from "../../tests/support/photographs";
@@ -39,12 +40,12 @@ describe("people in a picture", () => {
       let [shown, all] = [0, 0];
       for (const photograph of photographs.filter(({ faces }) => faces.length > 2)) {
         for (const layout of await layouts(photograph, template)) {
-          const where = `${photograph.name} ${layout.placement.id} ${layout.via}`;
+          const where = `${photograph.name} ${layout.placement.id} ${layoutKey(layout.layoutId)}`;
           const seen = layout.placed.flatMap(seenParts);
           all++;
           if (seen.length === 0) continue;
           shown++;
-          if (layout.via === "as arranged") continue;
+          if (layout.layoutId.kind === "as-arranged") continue;
           expect(seen.some(isCut), where).to.equal(false);
           expect(seen.some(isWhole), where).to.equal(true);
           const codes = check(layout).map(({ code }) => code);
@@ -85,7 +86,7 @@ describe("a thing on a flat ground", () => {
       for (const layout of all) {
         const photo = layout.placed.find(({ node }) => node.type === "picture");
         if (photo?.node.type !== "picture") continue;
-        const where = `${layout.placement.id} ${layout.via}`;
+        const where = `${layout.placement.id} ${layoutKey(layout.layoutId)}`;
         expect(holdsSubject(photo), where).to.equal(true);
         if (contains(box(0, 0, photo.node.file.width, photo.node.file.height), photo.crop!))
           continue;

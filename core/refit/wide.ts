@@ -74,6 +74,6 @@ function withoutFoot({ cta: _cta, logo: _logo, ...rest }: Parts): Parts {
 
 /** In several columns, for frames that are much wider than high. */
 export const wideLayouts = {
-  "beside the headline": besideHead,
+  "beside-the-headline": besideHead,
   "three columns": threeColumns,
 } as const satisfies Record<string, WordLayout>;

@@ -345,8 +345,8 @@ export const apart: WordLayout = (room) => {
 };
 
 export const wordLayouts = {
-  "two columns": twoColumns,
-  "foot line": footLine,
+  "two-columns": twoColumns,
+  "foot-line": footLine,
   stack: stacked,
-  "head and foot": apart,
+  "head-and-foot": apart,
 } as const satisfies Record<string, WordLayout>;

@@ -74,7 +74,7 @@ async function sizeSheetTask(task: SizeSheetTask): Promise<Uint8Array> {
 async function layoutsTask(task: RefitTask): Promise<LayoutChoices["layouts"]> {
   const sources = await studio.sources(task.piece, sameBrand(task.brand));
   const found = alternatives(task.piece, sameBrand(task.brand), task.placement, sources);
-  return found.map(({ via }) => via);
+  return found.map(({ layoutId }) => layoutId);
 }
 
 /** The piece with that size as its lead. */

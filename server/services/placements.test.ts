@@ -1,8 +1,8 @@
 import { editTo, setting } from "../../core/edit";
+import type { LayoutId } from "../../core/piece";
 import { sized, typed } from "../../tests/support/edits";
 import { expect } from "chai";
-import type { Placement } from "../../core/placements";
-import { catalogue, placementById } from "../../core/placements";
+import { catalogue, placementById, type Placement } from "../../core/placements";
 import { bundleOf, testServer, type TestServer } from "../../tests/support/server";
 
 describe("the team's placements", () => {
@@ -172,16 +172,16 @@ describe("the sizes of a piece over HTTP", () => {
 
   it("take a layout that is picked, keep it when words change, and give it back", async () => {
     const { body } = await server.ask("GET", `${path}/layouts?placement=story`);
-    const [best, other] = body.layouts as string[];
-    expect(other).to.be.a("string").and.not.equal(best);
+    const [best, other] = body.layouts as LayoutId[];
+    expect(other).to.be.an("object").and.not.deep.equal(best);
     const picked = setting(await piece(), ["sizes", "story", "layout"], other);
     expect((await edit(picked)).status).to.equal(200);
     await edit(typed("Boats asleep", "Boats at rest"));
-    const sizes = (await piece()).sizes as { placement: string; layout?: string }[];
-    expect(sizes.find(({ placement }) => placement === "story")!.layout).to.equal(other);
+    const sizes = (await piece()).sizes as { placement: string; layout?: object }[];
+    expect(sizes.find(({ placement }) => placement === "story")!.layout).to.deep.equal(other);
     await server.ask("POST", `${path}/undo`);
     await server.ask("POST", `${path}/undo`);
-    const before = (await piece()).sizes as { placement: string; layout?: string }[];
+    const before = (await piece()).sizes as { placement: string; layout?: object }[];
     expect(before.find(({ placement }) => placement === "story")!.layout).to.equal(undefined);
   });
 
@@ -199,7 +199,7 @@ describe("the sizes of a piece over HTTP", () => {
 
   it("remember how they were shown, without a step of undo", async () => {
     const change = typed("Boats at home", "Boats at rest");
-    const shown = { story: "picture between" };
+    const shown = { story: { kind: "picture-between" } };
     const { body } = await server.ask("POST", `${path}/edits`, { edit: change, shown });
     expect(body.piece.shown).to.deep.equal(shown);
     const undone = await server.ask("POST", `${path}/undo`);

@@ -1,6 +1,7 @@
 import type { Client, Row } from "@libsql/client";
-import { z, type ZodType } from "zod";
+import type { ZodType } from "zod";
 import { Brand } from "../../core/brand";
+import { Edit } from "../../core/edit";
 import { Piece } from "../../core/piece";
 import { Placement } from "../../core/placements";
 import { Template } from "../../core/templates";
@@ -14,7 +15,8 @@ const DOCUMENTS: [table: string, columns: Record<string, ZodType>][] = [
   ["templates", { document: Template }],
   ["placements", { document: Placement }],
   ["put_away", { kept: Kept }],
-  ["batches", { document: z.unknown(), brand: Brand }],
+  ["batches", { document: Piece, brand: Brand }],
+  ["edits", { edit: Edit }],
   ["deliveries", { document: Piece.nullable(), brand: Brand.nullable() }],
 ];
 

@@ -13,7 +13,7 @@ import type { Variation } from "../../core/batch";
 import { z, type ZodType } from "zod";
 import { Brand } from "../../core/brand";
 import type { PictureFile } from "../../core/files";
-import type { Edit } from "../../core/edit";
+import { Edit } from "../../core/edit";
 import { Piece } from "../../core/piece";
 import { Placement } from "../../core/placements";
 import { Template } from "../../core/templates";
@@ -86,7 +86,7 @@ export const pieces = sqliteTable(
     revision: integer("revision").notNull().default(0),
     /** Put aside: no longer on its crate's shelf, and brought back whole. */
     archived: integer("archived", { mode: "boolean" }).notNull().default(false),
-    document: text("document", { mode: "json" }).$type<Piece>().notNull(),
+    document: document("document", Piece).notNull(),
     created: created(),
     deleted: deleted(),
   },
@@ -101,7 +101,7 @@ export const edits = sqliteTable(
     piece: text("piece")
       .notNull()
       .references(() => pieces.id, { onDelete: "cascade" }),
-    edit: text("edit", { mode: "json" }).$type<Edit>().notNull(),
+    edit: document("edit", Edit).notNull(),
     /** Who made it; empty for what anybody may take back. */
     author: text("author").notNull().default(""),
     /** How the sizes were laid out before and after; they go back and forth with the edit. */
@@ -123,7 +123,7 @@ export const batches = sqliteTable(
       .references(() => pieces.id, { onDelete: "cascade" }),
     request: text("request", { mode: "json" }).$type<Omit<BatchRequest, "table">>().notNull(),
     variations: text("variations", { mode: "json" }).$type<Variation[]>().notNull(),
-    document: text("document", { mode: "json" }).$type<Piece>().notNull(),
+    document: document("document", Piece).notNull(),
     brand: document("brand", Brand).notNull(),
     /** The placements as they were; null for what was made before they were kept. */
     places: text("places", { mode: "json" }).$type<Placement[]>(),

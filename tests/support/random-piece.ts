@@ -22,7 +22,7 @@ const nodeOtherwise = (node: Partial<Node>, random: () => number, token: string)
 
 const sizeOtherwise = (size: Size, random: () => number, id: string, token: string): Size => {
   const { layout, ...rest } = size;
-  if (random() < 0.3) return layout ? rest : { ...rest, layout: "stack" };
+  if (random() < 0.3) return layout ? rest : { ...rest, layout: { kind: "card", words: "stack" } };
   const { [id]: before, ...others } = size.changes;
   const change = nodeOtherwise(before ?? {}, random, token);
   return { ...size, changes: random() < 0.3 ? others : { ...others, [id]: change } };

@@ -41,6 +41,9 @@ async function withDemo(): Promise<string> {
   return folder;
 }
 
+/** After a clean stop everything stands in the one file; what lies beside it goes when the system comes to it. */
+const isWhole = (path: string): boolean => !/\.db-(wal|shm)$/.test(path);
+
 const newFolder = (): Promise<string> => mkdtemp(join(tmpdir(), "zest-test-"));
 
 /** The whole server over a folder of its own, with the demo loaded; its clock moves on whenever it is asked. */
@@ -50,7 +53,7 @@ export async function testServer(
 ): Promise<TestServer> {
   if (folder !== undefined) return serverOver(folder, faces);
   const data = await newFolder();
-  await cp(await (demoData ??= withDemo()), data, { recursive: true });
+  await cp(await (demoData ??= withDemo()), data, { recursive: true, filter: isWhole });
   const server = await serverOver(data, faces);
   return {
     ...server,

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from "vue";
-import { localOf, type Piece } from "../../core/piece";
+import { layoutKey, localOf, sameLayout, type LayoutId, type Piece } from "../../core/piece";
+import { layoutName } from "../../core/preflight";
 import type { Placement } from "../../core/placements";
 import { api } from "../api/client";
 import { usePiece } from "../stores/piece";
@@ -14,7 +15,7 @@ const props = defineProps<{ placement: Placement }>();
 
 const open = usePiece();
 const wall = useSharedWall();
-const layouts = ref<string[]>();
+const layouts = ref<LayoutId[]>();
 const failure = ref("");
 
 watch(shown, async (now) => {
@@ -37,21 +38,24 @@ const width = computed(() => {
 const picked = computed(
   () => open.piece && localOf(open.piece, props.placement.id).layout !== undefined,
 );
-const current = computed(() => wall.reports.value.get(props.placement.id)?.via);
+const current = computed(() => wall.reports.value.get(props.placement.id)?.layout);
 
-function withLayout(layout: string): Piece {
+function withLayout(layout: LayoutId): Piece {
   const sizes = open.piece!.sizes.map((size) =>
     size.placement === props.placement.id ? { ...size, layout } : size,
   );
   return { ...open.piece!, sizes };
 }
 
-function pick(layout: string | undefined): void {
+function pick(layout: LayoutId | undefined): void {
   open.set(["sizes", props.placement.id, "layout"], layout ?? null);
   shown.value = false;
 }
 
-const sentence = (name: string): string => name.charAt(0).toUpperCase() + name.slice(1);
+function sentence(layout: LayoutId): string {
+  const name = layoutName(layout);
+  return name.charAt(0).toUpperCase() + name.slice(1);
+}
 </script>
 
 <template>
@@ -65,9 +69,9 @@ const sentence = (name: string): string => name.charAt(0).toUpperCase() + name.s
       <div class="choices">
         <button
           v-for="(layout, index) in layouts"
-          :key="layout"
+          :key="layoutKey(layout)"
           class="choice"
-          :aria-pressed="layout === current"
+          :aria-pressed="sameLayout(layout, current)"
           @click="pick(layout)"
         >
           <VersionTile
@@ -75,7 +79,7 @@ const sentence = (name: string): string => name.charAt(0).toUpperCase() + name.s
             :brand="open.brand"
             :placement="placement"
             :width="width"
-            :label="layout"
+            :label="layoutName(layout)"
           />
           <span
             >{{ sentence(layout) }}<span v-if="index === 0" class="quiet">, the best</span></span

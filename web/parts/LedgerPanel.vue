@@ -3,7 +3,7 @@ import { computed, ref } from "vue";
 import { altText } from "../../core/api";
 import { slotName } from "../../core/message";
 import { followingAgain, isLocal } from "../../core/piece";
-import { toAct } from "../../core/preflight";
+import { layoutName, toAct } from "../../core/preflight";
 import type { Step } from "../router";
 import { useBench } from "../stores/bench";
 import { usePiece } from "../stores/piece";
@@ -80,7 +80,7 @@ const showsSize = computed(() => !["batch", "deliver", "look"].includes(props.st
         <dt>Smallest readable</dt>
         <dd class="number">{{ Math.ceil(report.floor) }} px</dd>
         <dt>Laid out as</dt>
-        <dd>{{ report.via }}</dd>
+        <dd>{{ layoutName(report.layout) }}</dd>
         <template v-if="leftOut">
           <dt>Left out</dt>
           <dd>{{ leftOut }}</dd>

@@ -1,7 +1,7 @@
 import { defineStore } from "pinia";
 import { computed, shallowRef } from "vue";
 import { editTo, setting, type Address, type Edit, type EditName } from "../../core/edit";
-import type { Piece } from "../../core/piece";
+import type { LayoutId, Piece } from "../../core/piece";
 import { api } from "../api/client";
 import { NOTHING_OPEN, Session, type PieceServer, type SessionState } from "../session/session";
 import { Unsaved } from "../session/unsaved";
@@ -33,7 +33,7 @@ export const usePiece = defineStore("piece", () => {
   const unsaved = new Unsaved(localStorage, navigator.locks, crypto.randomUUID());
   const state = shallowRef<SessionState>(NOTHING_OPEN);
   /** How the sizes are laid out on this screen; the wall says so. */
-  const shown = shallowRef<Record<string, string>>({});
+  const shown = shallowRef<Record<string, LayoutId>>({});
   let session: Session | undefined;
   /** Which opening is the newest: a slower one before it is given up. */
   let opening = 0;

@@ -49,7 +49,7 @@ watch(
 );
 watch(wall.reports, (reports) => {
   if (!bench.showBefore)
-    open.shown = Object.fromEntries([...reports].map(([id, { via }]) => [id, via]));
+    open.shown = Object.fromEntries([...reports].map(([id, { layout }]) => [id, layout]));
 });
 // Whoever goes on working sees what is worked on.
 watch(
