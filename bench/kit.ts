@@ -1,4 +1,4 @@
-import type { CrateAnswer, DressAnswer, PieceAnswer } from "../core/api";
+import type { CrateAnswer, RebrandAnswer, PieceAnswer } from "../core/api";
 import { readPalette } from "../core/palette";
 import { rasterOf, type Raster } from "../core/picture";
 import type { Program } from "../tests/support/browser";
@@ -8,7 +8,7 @@ const SIDES = [1600, 1200] as const;
 const RUNS = 7;
 const PIECES = 200;
 
-/** Reading a palette off a large picture, and dressing a crate of many pieces in another brand. */
+/** Reading a palette off a large picture, and giving a crate of many pieces another brand. */
 export async function benchKit(program: Program): Promise<void> {
   benchPalette();
   await benchRedress(program);
@@ -71,16 +71,16 @@ async function benchRedress(program: Program): Promise<void> {
   for (let i = 0; i < PIECES; i++)
     await program.ask<PieceAnswer>(`/api/crates/${id}/pieces`, { from: "opening-announcement" });
   const start = performance.now();
-  const { pieces } = await program.ask<DressAnswer>(`/api/crates/${id}/dress`, {
+  const { pieces } = await program.ask<RebrandAnswer>(`/api/crates/${id}/brand`, {
     brand: "saltlight",
   });
-  const dressed = performance.now() - start;
+  const changed = performance.now() - start;
   const again = performance.now();
   await program.ask<CrateAnswer>(`/api/crates/${id}`);
   const read = performance.now() - again;
-  table(`${pieces.length} pieces dressed in another brand`, [
-    ["dressed, saved, undoable (1 s wanted)", `${dressed.toFixed(0)} ms`],
+  table(`${pieces.length} pieces given another brand`, [
+    ["changed, saved, undoable (1 s wanted)", `${changed.toFixed(0)} ms`],
     ["reading them, over the same door", `${read.toFixed(0)} ms`],
-    ["ratio", `${(dressed / read).toFixed(1)} ×`],
+    ["ratio", `${(changed / read).toFixed(1)} ×`],
   ]);
 }

@@ -5,12 +5,12 @@ import { benchMemory } from "./memory";
 import { benchPixels } from "./pixels";
 import { benchRefit } from "./refit";
 import { benchKeystroke } from "./keystroke";
-import { benchSetting } from "./setting";
+import { benchTypesetting } from "./typesetting";
 import { benchSubjects } from "./subjects";
 import { benchTemplates } from "./templates";
 
 const benches = {
-  setting: benchSetting,
+  setting: benchTypesetting,
   keystroke: benchKeystroke,
   batch: benchBatch,
   kit: benchKit,

@@ -28,10 +28,10 @@ import { addTemplateRoutes } from "./routes/templates";
 import { MOST_UPLOAD } from "./routes/upload";
 import { serveWeb } from "./routes/web";
 import { Batches } from "./services/batches";
-import { Beginnings } from "./services/beginnings";
+import { NewPieces } from "./services/new-pieces";
 import { Bin } from "./services/bin";
 import { Deliveries } from "./services/deliveries";
-import { Keeping } from "./services/keeping";
+import { Filing } from "./services/filing";
 import { Kits } from "./services/kits";
 import { Library } from "./services/library";
 import { Pieces } from "./services/pieces";
@@ -39,7 +39,7 @@ import { Placements } from "./services/placements";
 import { Refits } from "./services/refits";
 import { Renditions } from "./services/renditions";
 import { Specimens } from "./services/specimens";
-import type { Surroundings } from "./services/services";
+import type { ServerContext } from "./services/services";
 import { Storage } from "./services/storage";
 import { Templates } from "./services/templates";
 
@@ -47,7 +47,7 @@ export type App = FastifyInstance;
 export type Routes = ReturnType<typeof typed>;
 
 export interface Services {
-  around: Surroundings;
+  context: ServerContext;
   pieces: Pieces;
   placements: Placements;
   library: Library;
@@ -56,8 +56,8 @@ export interface Services {
   deliveries: Deliveries;
   refits: Refits;
   templates: Templates;
-  beginnings: Beginnings;
-  keeping: Keeping;
+  newPieces: NewPieces;
+  filing: Filing;
   renditions: Renditions;
   specimens: Specimens;
   bin: Bin;
@@ -70,24 +70,24 @@ const MOST_BODY = 32 * 1024 * 1024;
 /** A minute; a page that is opened with all its pictures asks a few hundred times. */
 const MOST_REQUESTS = 12_000;
 
-export function makeServices(around: Surroundings): Services {
-  const placements = new Placements(around);
-  const pieces = new Pieces(around, placements);
-  const library = new Library(around);
-  around.pool.knowing((ids) => library.areasOf(ids));
-  const kits = new Kits(around, library, pieces, placements);
-  const batches = new Batches(around, pieces, library, placements);
-  const deliveries = new Deliveries(around, pieces, library, batches, placements);
-  const refits = new Refits(around, pieces, library, placements);
-  const templates = new Templates(around, pieces);
-  const beginnings = new Beginnings(around, pieces, library, placements, templates);
-  const keeping = new Keeping(around, pieces);
-  const renditions = new Renditions(around);
-  const specimens = new Specimens(around, library);
-  const bin = new Bin(around);
-  const storage = new Storage(around, bin);
+export function makeServices(context: ServerContext): Services {
+  const placements = new Placements(context);
+  const pieces = new Pieces(context, placements);
+  const library = new Library(context);
+  context.pool.knowing((ids) => library.areasOf(ids));
+  const kits = new Kits(context, library, pieces, placements);
+  const batches = new Batches(context, pieces, library, placements);
+  const deliveries = new Deliveries(context, pieces, library, batches, placements);
+  const refits = new Refits(context, pieces, library, placements);
+  const templates = new Templates(context, pieces);
+  const newPieces = new NewPieces(context, pieces, library, placements, templates);
+  const filing = new Filing(context, pieces);
+  const renditions = new Renditions(context);
+  const specimens = new Specimens(context, library);
+  const bin = new Bin(context);
+  const storage = new Storage(context, bin);
   return {
-    around,
+    context,
     pieces,
     placements,
     library,
@@ -96,8 +96,8 @@ export function makeServices(around: Surroundings): Services {
     deliveries,
     refits,
     templates,
-    beginnings,
-    keeping,
+    newPieces,
+    filing,
     renditions,
     specimens,
     bin,

@@ -9,22 +9,22 @@ import { settings } from "./store/tables";
 
 /** Imports each folder of the demo once, through the import that a person's own files take. */
 export async function loadDemo(services: Services, folder: string): Promise<string[]> {
-  const { around, placements } = services;
+  const { context, placements } = services;
   const loaded: string[] = [];
   for (const entry of await readdir(folder, { withFileTypes: true })) {
     if (!entry.isDirectory()) continue;
     const key = `demo:${entry.name}`;
-    const [known] = await around.store.read.select().from(settings).where(eq(settings.key, key));
+    const [known] = await context.store.read.select().from(settings).where(eq(settings.key, key));
     if (known) continue;
     await importBundle(
       services,
       await readBundle(
         await entriesOf(join(folder, entry.name)),
         await placements.lookup(),
-        around.reader,
+        context.reader,
       ),
     );
-    await around.store.write((tx) => tx.insert(settings).values({ key, value: "loaded" }));
+    await context.store.write((tx) => tx.insert(settings).values({ key, value: "loaded" }));
     loaded.push(entry.name);
   }
   return loaded;

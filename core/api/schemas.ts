@@ -63,11 +63,11 @@ export const CrateChange = z.object({
   name: z.string().trim().min(1, "a crate needs a name").max(120),
 });
 /** Where a piece is kept: put aside or not, and in which crate. */
-export const PieceKeeping = z.object({
+export const PieceFiling = z.object({
   archived: z.boolean().optional(),
   crate: Id.optional(),
 });
-export type PieceKeeping = z.infer<typeof PieceKeeping>;
+export type PieceFiling = z.infer<typeof PieceFiling>;
 
 /** A size's best layouts, the best first. */
 export const LayoutChoices = z.object({ layouts: z.array(LayoutId) });
@@ -192,12 +192,12 @@ export const BrandDeletion = z.object({
   key: z.string().optional(),
 });
 
-/** What was dressed anew, with what to look at. */
-export const DressAnswer = z.object({
+/** What got another brand, with what to look at. */
+export const RebrandAnswer = z.object({
   pieces: z.array(z.object({ id: z.string(), title: z.string(), notes: z.array(z.string()) })),
 });
-export type DressAnswer = z.infer<typeof DressAnswer>;
-export const DressRequest = z.object({ brand: z.string().min(1) });
+export type RebrandAnswer = z.infer<typeof RebrandAnswer>;
+export const RebrandRequest = z.object({ brand: z.string().min(1) });
 
 /** What was made for handing over before something that it shows was changed; `why` says what. */
 export const OutdatedList = z.object({

@@ -13,5 +13,5 @@ export {
 } from "./make";
 export { proposedLogos, type LogoProposal } from "./proposals";
 export { pairsOf, type Pair } from "./pairs";
-export { redress, type Redressed } from "./redress";
+export { rebrand, type Rebranded } from "./rebrand";
 export { outdated } from "./outdated";

@@ -4,11 +4,11 @@ import type {
   GlyphsItem,
   Paint,
   PathItem,
-  Pen,
+  Stroke,
   PictureItem,
   Scene,
   SceneItem,
-  Shade,
+  Shadow,
 } from "../scene";
 
 interface CanvasPattern {
@@ -113,7 +113,7 @@ export function paint<Path, Image>(
     turnAbout(context, item);
     context.globalAlpha = item.opacity;
     if (item.blend) context.globalCompositeOperation = item.blend;
-    if (item.shade) castShade(context, item.shade, scale);
+    if (item.shadow) castShade(context, item.shadow, scale);
     if (item.kind === "path") paintPath(context, item, materials, scale);
     else if (item.kind === "glyphs") paintGlyphs(context, item, materials);
     else paintPicture(context, item, materials, scale);
@@ -130,11 +130,11 @@ function turnAbout(context: Context<never, never>, { turn }: SceneItem): void {
 }
 
 /** The standard counts a shadow's lengths in output pixels, whatever the transform. */
-function castShade(context: Context<never, never>, shade: Shade, scale: number): void {
-  context.shadowColor = withAlpha(shade.hex, shade.alpha);
-  context.shadowBlur = shade.blur * scale;
-  context.shadowOffsetX = shade.x * scale;
-  context.shadowOffsetY = shade.y * scale;
+function castShade(context: Context<never, never>, shadow: Shadow, scale: number): void {
+  context.shadowColor = withAlpha(shadow.hex, shadow.alpha);
+  context.shadowBlur = shadow.blur * scale;
+  context.shadowOffsetX = shadow.x * scale;
+  context.shadowOffsetY = shadow.y * scale;
 }
 
 /** A hex colour with its alpha as two more digits, which the standard reads. */
@@ -177,10 +177,10 @@ function paintPath<Path, Image>(
     context.fillStyle = styleOf(context, item.fill);
     context.fill(path);
   }
-  if (!item.pen) return;
+  if (!item.stroke) return;
   // What is filled has cast its shadow already; a stroke's would fall on it.
   if (item.fill) context.shadowColor = "#00000000";
-  takePen(context, item.pen);
+  takeStroke(context, item.stroke);
   context.stroke(path);
 }
 
@@ -193,7 +193,7 @@ function clipTo(context: Context<never, never>, { x, y, width, height }: Box, sc
   context.scale(scale, scale);
 }
 
-function takePen(context: Context<never, never>, { hex, width, dash, cap, join }: Pen): void {
+function takeStroke(context: Context<never, never>, { hex, width, dash, cap, join }: Stroke): void {
   context.strokeStyle = hex;
   context.lineWidth = width;
   context.lineJoin = join;

@@ -73,7 +73,7 @@ describe("paint", () => {
     const band = item({
       kind: "path",
       d,
-      pen: { hex: "#FFFFFF", width: strokeWidth, dash: [], cap: "butt", join: "round" },
+      stroke: { hex: "#FFFFFF", width: strokeWidth, dash: [], cap: "butt", join: "round" },
       clip: box,
     });
     const below = Array.from({ length: 20 }, (_, x): [number, number] => [x, 7]);
@@ -105,10 +105,10 @@ describe("paint", () => {
     expect(left![0]).to.be.above(240);
     expect(right![2]).to.be.above(240);
     const d = rectangle({ x: 2, y: 2, width: 4, height: 4 });
-    const shade = { hex: "#00FF00", alpha: 1, x: 8, y: 0, blur: 0 };
+    const green = { hex: "#00FF00", alpha: 1, x: 8, y: 0, blur: 0 };
     for (const scale of [1, 2]) {
       const [shadow] = pixels(
-        [item({ kind: "path", d, fill: { kind: "flat", hex: "#FF0000" }, shade })],
+        [item({ kind: "path", d, fill: { kind: "flat", hex: "#FF0000" }, shadow: green })],
         scale,
         [[12 * scale, 4 * scale]],
       );

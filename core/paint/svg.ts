@@ -4,12 +4,12 @@ import type {
   GlyphsItem,
   Paint,
   PathItem,
-  Pen,
+  Stroke,
   PictureItem,
   Scene,
   SceneItem,
   SceneRun,
-  Shade,
+  Shadow,
   Turn,
 } from "../scene";
 
@@ -80,11 +80,11 @@ class Sheet {
     }
   }
 
-  private groupAttributes({ opacity, blend, shade }: SceneItem): string {
+  private groupAttributes({ opacity, blend, shadow }: SceneItem): string {
     return [
       opacity < 1 ? ` opacity="${n(opacity)}"` : "",
       blend ? ` style="mix-blend-mode:${blend}"` : "",
-      shade ? ` filter="url(#${this.shade(shade)})"` : "",
+      shadow ? ` filter="url(#${this.shadow(shadow)})"` : "",
     ].join("");
   }
 
@@ -95,16 +95,16 @@ class Sheet {
   }
 
   /** A canvas counts blur as twice the Gaussian's standard deviation. */
-  private shade({ hex, alpha, x, y, blur }: Shade): string {
+  private shadow({ hex, alpha, x, y, blur }: Shadow): string {
     return this.define(
-      "shade",
+      "shadow",
       (id) =>
         `<filter id="${id}" x="-50%" y="-50%" width="200%" height="200%" color-interpolation-filters="sRGB">` +
         `<feDropShadow dx="${n(x)}" dy="${n(y)}" stdDeviation="${n(blur / 2)}" flood-color="${hex}" flood-opacity="${n(alpha)}"/></filter>`,
     );
   }
 
-  private path({ d, fill, pen, clip: wanted }: PathItem): string {
+  private path({ d, fill, stroke, clip: wanted }: PathItem): string {
     const clip = wanted && pixelBox(wanted, 1);
     const cut = clip
       ? ` clip-path="url(#${this.define(
@@ -114,7 +114,7 @@ class Sheet {
         )})"`
       : "";
     const paint = fill ? ` fill="${this.paint(fill)}"` : ' fill="none"';
-    return `<path d="${d}"${paint}${pen ? penAttributes(pen) : ""}${cut}/>`;
+    return `<path d="${d}"${paint}${stroke ? strokeAttributes(stroke) : ""}${cut}/>`;
   }
 
   private paint(paint: Paint): string {
@@ -193,7 +193,7 @@ class Sheet {
   }
 }
 
-function penAttributes({ hex, width, dash, cap, join }: Pen): string {
+function strokeAttributes({ hex, width, dash, cap, join }: Stroke): string {
   const dashes = dash.length > 0 ? ` stroke-dasharray="${dash.map(n).join(" ")}"` : "";
   return ` stroke="${hex}" stroke-width="${n(width)}" stroke-linecap="${cap}" stroke-linejoin="${join}"${dashes}`;
 }

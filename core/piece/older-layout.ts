@@ -1,4 +1,4 @@
-import type { LayoutId} from "./layout-id";
+import type { LayoutId } from "./layout-id";
 import { LayoutKind, LayoutPlace, WordsLayout } from "./layout-id";
 
 /*

@@ -1,4 +1,4 @@
-import type { LayoutKind, LayoutPlace, WordsLayout} from "../piece";
+import type { LayoutKind, LayoutPlace, WordsLayout } from "../piece";
 import { type LayoutId } from "../piece";
 
 const KINDS: Record<LayoutKind, string> = {

@@ -13,7 +13,7 @@ import {
   type Box,
 } from "../geometry";
 import { platePad } from "./block";
-import { around, besideWords, inFrame } from "./media";
+import { boundsOf, besideWords, inFrame } from "./media";
 import type { LogoNode, ResolvedNode, TextNode } from "../resolve";
 import { groundBehind, standsOnPicture } from "./ground";
 import { logoIn } from "./logo";
@@ -56,7 +56,7 @@ const withSubjectsClear = ({ clear }: Stage, placed: Placed[]): Placed[] =>
     const { node, box: at } = item;
     if (node.type !== "picture") return item;
     const on = placed.slice(index + 1).map(({ box: other }) => intersect(other, at));
-    const taken = around(on.filter((part) => area(part) > 0));
+    const taken = boundsOf(on.filter((part) => area(part) > 0));
     return taken && !isWholeOver(taken, at) ? besideWords(node, at, clear, taken) : item;
   });
 
@@ -183,9 +183,9 @@ function placeLogo(
   target: Box,
   behind: Placed[],
 ): Placed | undefined {
-  // A name that stands for a logo is words: on a picture it is coloured for the veil, as they are.
-  const onVeil = node.versions.length === 0 && standsOnPicture(target, behind);
-  const ground = onVeil
+  // A name that stands for a logo is words: on a picture it is coloured for the scrim, as they are.
+  const onScrim = node.versions.length === 0 && standsOnPicture(target, behind);
+  const ground = onScrim
     ? luminance(stage.ground)
     : groundBehind(target, behind, stage.resolved.palette.backdrop).mean;
   const block = logoIn(stage, node, ground, target) ?? logoIn(stage, node, ground, stage.kept);

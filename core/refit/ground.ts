@@ -13,8 +13,8 @@ export function groundBehind(target: Box, behind: Placed[], backdrop: Hex): Grou
   if (ground?.node.type === "picture" && ground.crop) {
     const seen = inPicture(target, ground.box, ground.crop);
     const tone = toneOf(ground.node.file, seen, ground.node.adjust);
-    const { veil } = ground;
-    return veil && contains(veil.solid, target) ? veiled(tone, veil.hex, veil.alpha) : tone;
+    const { scrim } = ground;
+    return scrim && contains(scrim.solid, target) ? scrimed(tone, scrim.hex, scrim.alpha) : tone;
   }
   const flat = luminance(ground?.node.type === "shape" ? ground.node.colour : backdrop);
   const marks = behind
@@ -46,7 +46,7 @@ const isGround = ({ node }: Placed): boolean =>
   node.type === "picture" || (node.type === "shape" && node.role !== "ornament");
 
 /** A tone under a colour laid over it. Painters mix encoded values, so that is done here too. */
-export function veiled(tone: GroundTone, hex: Hex, alpha: number): GroundTone {
+export function scrimed(tone: GroundTone, hex: Hex, alpha: number): GroundTone {
   const over = encoded(luminance(hex));
   const mixed = (value: number) => decoded((1 - alpha) * encoded(value) + alpha * over);
   const ends = [mixed(tone.darkest), mixed(tone.lightest)];

@@ -1,4 +1,4 @@
-export type { CostTerms, Layout, LeftOut, LeftOutReason, Placed, Veil } from "./layout";
+export type { CostTerms, Layout, LeftOut, LeftOutReason, Placed, Scrim } from "./layout";
 export { refit, type RefitOptions } from "./refit";
 export { recomposed } from "./recompose";
 export { groundBehind } from "./ground";

@@ -9,7 +9,7 @@ import type { SetText } from "../type";
  * A colour over a part of a picture: at full strength on `solid`, fading out beyond it over `fade` pixels on
  * the sides that do not touch the picture's edge.
  */
-export interface Veil {
+export interface Scrim {
   hex: Hex;
   /** 0..1 */
   alpha: number;
@@ -38,7 +38,7 @@ export interface Placed {
   ground?: Hex;
   logo?: ShownLogo;
   /** Laid over a picture so that words on it can be read. */
-  veil?: Veil;
+  scrim?: Scrim;
   /** Degrees clockwise about `about`, which is the box's centre when not given. */
   turn: number;
   about?: Point;

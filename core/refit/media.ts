@@ -33,7 +33,7 @@ function over(
   [photo]: PictureNode[],
   media: Box,
 ): Placed[] {
-  const taken = plate ?? around(words.map((item) => item.box));
+  const taken = plate ?? boundsOf(words.map((item) => item.box));
   return [besideWords(photo!, media, clear, taken)];
 }
 
@@ -95,7 +95,7 @@ function inArea(stage: Stage, node: PictureNode, part: Box): Placed {
   return wholeIn(stage, node, part) ?? shown;
 }
 
-export const around = (boxes: readonly Box[]): Box | undefined =>
+export const boundsOf = (boxes: readonly Box[]): Box | undefined =>
   boxes.length === 0 ? undefined : hullOf(boxes);
 
 /** The largest part of the frame beside what is taken: above, below, left or right of it. */

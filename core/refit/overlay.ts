@@ -3,7 +3,7 @@ import { between, bottom, box, inset, right, type Box } from "../geometry";
 import { containedIn } from "../picture";
 import type { Block } from "./block";
 import type { Draft } from "./draft";
-import { around } from "./media";
+import { boundsOf } from "./media";
 import type { Parts } from "./parts";
 import type { Stage } from "./stage";
 import { roomIn, wordLayouts } from "./words";
@@ -26,7 +26,7 @@ export function* overPhoto(stage: Stage, parts: Parts, size: number): Generator<
     for (const block of blocksIn(stage, words, region, size)) {
       for (const spot of spotsFor(block, region, stage.align)) {
         const placed = block.place(spot.x, spot.y);
-        const taken = around(placed.map((item) => item.box)) ?? spot;
+        const taken = boundsOf(placed.map((item) => item.box)) ?? spot;
         yield {
           layoutId: {
             kind: parts.plate ? "plate-on-the-picture" : "on-the-picture",

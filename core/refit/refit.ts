@@ -19,7 +19,7 @@ import { orderOf } from "./order";
 import { ornamentBelow, takingRoom } from "./ornament";
 import { SIGN_ALONE, signAlone } from "./profile";
 import { strip } from "./strip";
-import { withVeils } from "./veil";
+import { withScrims } from "./scrim";
 
 /** How a size says that it stands as it was composed. */
 const AS_ARRANGED: LayoutId = { kind: "as-arranged" };
@@ -68,7 +68,7 @@ export function refit(
     leadScale: stage.leadScale,
     safe: stage.safe,
     floor: stage.floor,
-    placed: withBackdrop(stage, withVeils(stage, placed)),
+    placed: withBackdrop(stage, withScrims(stage, placed)),
     leftOut: leftOut(resolved, placed, layoutId),
     layoutId,
     cost,

@@ -8,7 +8,7 @@ import type { Stage } from "./stage";
 
 /**
  * Words may stand on another ground than the one they were composed on; where their own colour cannot be read
- * there, they take the spread's colour that reads best. On a picture they are coloured for its veil.
+ * there, they take the spread's colour that reads best. On a picture they are coloured for its scrim.
  */
 export function onTheirGround(stage: Stage, placed: Placed[]): Placed[] {
   const { palette } = stage.resolved;

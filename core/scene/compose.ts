@@ -3,9 +3,9 @@ import type { Box } from "../geometry";
 import type { Layout } from "../refit";
 import { codeItems, iconItem, logoItems, pictureItems, shapeItems } from "./figures";
 import type { Scene, SceneItem } from "./scene";
-import type { Setting } from "./setting";
+import type { NodeMeasures } from "./measures";
 import { textItems } from "./text";
-import { veilItems } from "./veil";
+import { scrimItems } from "./scrim";
 
 /** Turns a layout into the list of what is painted. Nothing is decided here that refit has not decided. */
 export function compose(layout: Layout): Scene {
@@ -21,24 +21,24 @@ export function compose(layout: Layout): Scene {
   };
 }
 
-function itemsOf(setting: Setting, { defaults }: Brand): SceneItem[] {
-  const { node, box, also } = setting.placed;
+function itemsOf(measures: NodeMeasures, { defaults }: Brand): SceneItem[] {
+  const { node, box, also } = measures.placed;
   switch (node.type) {
     case "text":
-      return textItems(setting, node);
+      return textItems(measures, node);
     case "picture":
-      return [...pictureItems(setting, node), ...veilItems(setting)];
+      return [...pictureItems(measures, node), ...scrimItems(measures)];
     case "logo":
-      return logoItems(setting, defaults.corner);
+      return logoItems(measures, defaults.corner);
     case "shape":
       return [box, also]
         .filter((part): part is Box => part !== undefined)
         .flatMap((part) =>
-          shapeItems({ ...setting, placed: { ...setting.placed, box: part } }, node),
+          shapeItems({ ...measures, placed: { ...measures.placed, box: part } }, node),
         );
     case "icon":
-      return [iconItem(setting, node)];
+      return [iconItem(measures, node)];
     case "code":
-      return codeItems(setting, node);
+      return codeItems(measures, node);
   }
 }

@@ -23,11 +23,11 @@ import {
   rectangle,
   waves,
 } from "../shape";
-import { common, type Setting } from "./setting";
-import type { Paint, PathItem, Pen, PictureItem, SceneItem, Shade } from "./scene";
+import { common, type NodeMeasures } from "./measures";
+import type { Paint, PathItem, Stroke, PictureItem, SceneItem, Shadow } from "./scene";
 
 /** A shadow's lengths are lead pixels; `unit` makes output pixels of them. */
-export const shadeOf = (shadow: ResolvedShadow, unit: number): Shade => ({
+export const shadowOf = (shadow: ResolvedShadow, unit: number): Shadow => ({
   hex: shadow.hex,
   alpha: shadow.alpha,
   x: shadow.x * unit,
@@ -35,27 +35,27 @@ export const shadeOf = (shadow: ResolvedShadow, unit: number): Shade => ({
   blur: shadow.blur * unit,
 });
 
-export function shapeItems(setting: Setting, node: ShapeNode): SceneItem[] {
-  const { placed, unit, extent } = setting;
-  if (node.emblem) return [artItem(setting, node.emblem, placed.box, node.colour)];
+export function shapeItems(measures: NodeMeasures, node: ShapeNode): SceneItem[] {
+  const { placed, unit, extent } = measures;
+  if (node.emblem) return [artItem(measures, node.emblem, placed.box, node.colour)];
   const spec = { ...node.shape, corner: node.shape.corner * unit };
-  const pen = penOf(node, unit, placed.box, extent);
+  const stroke = strokeOf(node, unit, placed.box, extent);
   return [
     {
-      ...common(setting),
+      ...common(measures),
       kind: "path",
       d: outlineOf(spec, placed.box, extent),
       ...(isOpen(spec.kind) ? {} : { fill: fillOf(node, placed.box) }),
-      ...(pen ? { pen } : {}),
+      ...(stroke ? { stroke } : {}),
       ...(overflows(spec.kind) ? { clip: placed.box } : {}),
-      ...(node.shadow ? { shade: shadeOf(node.shadow, unit) } : {}),
+      ...(node.shadow ? { shadow: shadowOf(node.shadow, unit) } : {}),
     },
   ];
 }
 
 const HAIRLINE = 4;
 
-function penOf(node: ShapeNode, unit: number, b: Box, extent: number): Pen | undefined {
+function strokeOf(node: ShapeNode, unit: number, b: Box, extent: number): Stroke | undefined {
   const { stroke, shape } = node;
   if (shape.kind === "waves") {
     const width = waves(b, extent).strokeWidth;
@@ -94,19 +94,19 @@ export function gradientOver({ kind, angle, stops }: ResolvedGradient, b: Box): 
   };
 }
 
-export function pictureItems(setting: Setting, node: PictureNode): SceneItem[] {
-  const item = photoItem(setting, node);
-  const { ground, box: whole } = setting.placed;
+export function pictureItems(measures: NodeMeasures, node: PictureNode): SceneItem[] {
+  const item = photoItem(measures, node);
+  const { ground, box: whole } = measures.placed;
   const d = item.frame ?? rectangle(ground ? whole : item.box);
   const flat = (hex: Hex): PathItem => ({
-    ...common(setting),
+    ...common(measures),
     kind: "path",
     d,
     fill: { kind: "flat", hex },
   });
   const { shadow } = node;
   return [
-    ...(shadow ? [{ ...flat(shadow.hex), shade: shadeOf(shadow, setting.unit) }] : []),
+    ...(shadow ? [{ ...flat(shadow.hex), shadow: shadowOf(shadow, measures.unit) }] : []),
     ...(ground ? [flat(ground)] : []),
     item,
   ];
@@ -116,12 +116,12 @@ const UPRIGHT: Omit<View, "crop"> = { turn: 0, flipH: false, flipV: false };
 
 /** What is inked of a drawing fills the box; in one colour where one is given. */
 const artItem = (
-  setting: Setting,
+  measures: NodeMeasures,
   { file, art }: Omit<LogoVersion, "logo">,
   at: Box,
   tint: Hex | undefined,
 ): PictureItem => ({
-  ...common(setting),
+  ...common(measures),
   kind: "picture",
   file: file.id,
   box: at,
@@ -130,19 +130,19 @@ const artItem = (
 });
 
 /** A logo's plate is rounded a little where the brand is. */
-export function logoItems(setting: Setting, corner: Corner): SceneItem[] {
-  const { placed } = setting;
+export function logoItems(measures: NodeMeasures, corner: Corner): SceneItem[] {
+  const { placed } = measures;
   const { plate, tint } = placed.logo!;
-  const item = artItem(setting, placed.logo!, logoInk(placed), tint);
+  const item = artItem(measures, placed.logo!, logoInk(placed), tint);
   if (!plate) return [item];
   const { width, height } = placed.box;
   const radius = corner === "square" ? 0 : 0.14 * Math.min(width, height);
   const d = rectangle(placed.box, radius);
-  return [{ ...common(setting), kind: "path", d, fill: { kind: "flat", hex: plate } }, item];
+  return [{ ...common(measures), kind: "path", d, fill: { kind: "flat", hex: plate } }, item];
 }
 
-function photoItem(setting: Setting, node: PictureNode): PictureItem {
-  const { placed, unit, extent } = setting;
+function photoItem(measures: NodeMeasures, node: PictureNode): PictureItem {
+  const { placed, unit, extent } = measures;
   const { file, framing, frame } = node;
   const { turn, flipH, flipV } = framing;
   const whole = framing.fit === "contain";
@@ -152,7 +152,7 @@ function photoItem(setting: Setting, node: PictureNode): PictureItem {
   const at = placed.ground ? seenInFrame(placed.crop!, all, shape) : shape;
   const crop = whole ? all : intersect(placed.crop!, all);
   return {
-    ...common(setting),
+    ...common(measures),
     kind: "picture",
     file: file.id,
     box: at,
@@ -164,11 +164,11 @@ function photoItem(setting: Setting, node: PictureNode): PictureItem {
   };
 }
 
-export function iconItem(setting: Setting, node: IconNode): PathItem {
-  const { box: b } = setting.placed;
+export function iconItem(measures: NodeMeasures, node: IconNode): PathItem {
+  const { box: b } = measures.placed;
   const side = Math.min(b.width, b.height);
   const at = box(b.x + (b.width - side) / 2, b.y + (b.height - side) / 2, side, side);
-  const pen: Pen = {
+  const stroke: Stroke = {
     hex: node.colour,
     width: (ICON_STROKE * side) / ICON_GRID,
     dash: [],
@@ -176,12 +176,12 @@ export function iconItem(setting: Setting, node: IconNode): PathItem {
     join: "round",
   };
   const grid = { width: ICON_GRID, height: ICON_GRID };
-  return { ...common(setting), kind: "path", d: fitted(node.d, grid, at), pen };
+  return { ...common(measures), kind: "path", d: fitted(node.d, grid, at), stroke };
 }
 
-export function codeItems(setting: Setting, node: CodeNode): PathItem[] {
-  const { d, box: at } = codeIn(node.code, setting.placed.box);
-  const base = { ...common(setting), kind: "path" as const };
+export function codeItems(measures: NodeMeasures, node: CodeNode): PathItem[] {
+  const { d, box: at } = codeIn(node.code, measures.placed.box);
+  const base = { ...common(measures), kind: "path" as const };
   return [
     { ...base, d: rectangle(at), fill: { kind: "flat", hex: node.ground } },
     { ...base, d, fill: { kind: "flat", hex: node.colour } },

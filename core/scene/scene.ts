@@ -16,7 +16,7 @@ export type Paint =
   | { kind: "radial"; centre: Point; radius: number; stops: Stop[] };
 
 /** In output pixels; it falls the same way however its item is turned. `alpha` 0..1. */
-export interface Shade {
+export interface Shadow {
   hex: Hex;
   alpha: number;
   x: number;
@@ -30,10 +30,10 @@ interface Item {
   opacity: number;
   turn?: Turn;
   blend?: "multiply" | "screen";
-  shade?: Shade;
+  shadow?: Shadow;
 }
 
-export interface Pen {
+export interface Stroke {
   hex: Hex;
   width: number;
   dash: number[];
@@ -46,7 +46,7 @@ export interface PathItem extends Item {
   kind: "path";
   d: string;
   fill?: Paint;
-  pen?: Pen;
+  stroke?: Stroke;
   clip?: Box;
 }
 

@@ -3,8 +3,8 @@ import { area, between, box, type Box } from "../geometry";
 import type { Corner, ResolvedPlate, TextNode } from "../resolve";
 import { placedOutline, rectangle } from "../shape";
 import type { PlacedGlyph, SetLine } from "../type";
-import { common, type Setting } from "./setting";
-import { shadeOf } from "./figures";
+import { common, type NodeMeasures } from "./measures";
+import { shadowOf } from "./figures";
 import { markerStroke, underlines } from "./emphasis";
 import type { GlyphsItem, PathItem, SceneGlyph, SceneItem, SceneRun } from "./scene";
 
@@ -17,8 +17,8 @@ export interface PlacedLine {
 }
 
 /** Back to front: plates, marker strokes, shadow, outline, underlines, letters. */
-export function textItems(setting: Setting, node: TextNode): SceneItem[] {
-  const { set, ink } = setting.placed.text!;
+export function textItems(measures: NodeMeasures, node: TextNode): SceneItem[] {
+  const { set, ink } = measures.placed.text!;
   const lines = set.lines.map((line) => ({
     line,
     x: ink.x + line.x * set.size,
@@ -26,32 +26,36 @@ export function textItems(setting: Setting, node: TextNode): SceneItem[] {
     size: set.size,
   }));
   return [
-    ...plates(setting, node, lines),
-    ...lines.flatMap((line) => markerItems(setting, node, line)),
-    ...behindLetters(setting, node, lines),
-    ...lines.flatMap((line) => underlineItems(setting, node, line)),
-    ...lines.flatMap((line) => letters(setting, node, line)),
+    ...plates(measures, node, lines),
+    ...lines.flatMap((line) => markerItems(measures, node, line)),
+    ...behindLetters(measures, node, lines),
+    ...lines.flatMap((line) => underlineItems(measures, node, line)),
+    ...lines.flatMap((line) => letters(measures, node, line)),
   ];
 }
 
-const flat = (setting: Setting, d: string, hex: Hex): PathItem => ({
-  ...common(setting),
+const flat = (measures: NodeMeasures, d: string, hex: Hex): PathItem => ({
+  ...common(measures),
   kind: "path",
   d,
   fill: { kind: "flat", hex },
 });
 
-function plates(setting: Setting, { plate, paragraph }: TextNode, lines: PlacedLine[]): PathItem[] {
+function plates(
+  measures: NodeMeasures,
+  { plate, paragraph }: TextNode,
+  lines: PlacedLine[],
+): PathItem[] {
   if (!plate) return [];
-  const { box: whole, text } = setting.placed;
+  const { box: whole, text } = measures.placed;
   if (plate.per === "block") {
     if (area(whole) === 0) return [];
-    return [flat(setting, rectangle(whole, radiusOf(plate, whole, text!.set.size)), plate.hex)];
+    return [flat(measures, rectangle(whole, radiusOf(plate, whole, text!.set.size)), plate.hex)];
   }
   const cap = paragraph.style.chain[0]?.capHeight ?? 0.7;
   return lines.map((line) => {
     const b = linePlate(line, plate, cap);
-    return flat(setting, rectangle(b, radiusOf(plate, b, line.size)), plate.hex);
+    return flat(measures, rectangle(b, radiusOf(plate, b, line.size)), plate.hex);
   });
 }
 
@@ -81,18 +85,18 @@ function radiusOf({ corner }: { corner: Corner | number }, plate: Box, size: num
 }
 
 const markerItems = (
-  setting: Setting,
+  measures: NodeMeasures,
   node: TextNode,
   { line, x, baseline, size }: PlacedLine,
 ): PathItem[] =>
   line.shaped.stretches
     .filter(({ kind }) => kind === "marker")
     .map(({ from, to }) =>
-      flat(setting, markerStroke(x + from * size, x + to * size, baseline, size), node.marker),
+      flat(measures, markerStroke(x + from * size, x + to * size, baseline, size), node.marker),
     );
 
 function underlineItems(
-  setting: Setting,
+  measures: NodeMeasures,
   node: TextNode,
   { line, x, baseline, size }: PlacedLine,
 ): PathItem[] {
@@ -106,23 +110,23 @@ function underlineItems(
           (to - from) * size,
           thickness * size,
         );
-        return flat(setting, rectangle(bar), node.colour);
+        return flat(measures, rectangle(bar), node.colour);
       }),
     );
 }
 
 /** Shadow and outline are painted of the whole text at once, so that neighbours do not darken each other. */
-function behindLetters(setting: Setting, node: TextNode, lines: PlacedLine[]): PathItem[] {
+function behindLetters(measures: NodeMeasures, node: TextNode, lines: PlacedLine[]): PathItem[] {
   const { shadow, outline } = node;
   if (!shadow && !outline) return [];
-  const { size } = setting.placed.text!.set;
+  const { size } = measures.placed.text!.set;
   const d = lines.map(outlineOfLine).join("");
   return [
     {
-      ...flat(setting, d, outline?.hex ?? node.colour),
+      ...flat(measures, d, outline?.hex ?? node.colour),
       ...(outline
         ? {
-            pen: {
+            stroke: {
               hex: outline.hex,
               width: 2 * outline.width * size,
               dash: [],
@@ -131,7 +135,7 @@ function behindLetters(setting: Setting, node: TextNode, lines: PlacedLine[]): P
             },
           }
         : {}),
-      ...(shadow ? { shade: shadeOf(shadow, size) } : {}),
+      ...(shadow ? { shadow: shadowOf(shadow, size) } : {}),
     },
   ];
 }
@@ -149,25 +153,25 @@ const outlineOfLine = ({ line, x, baseline, size }: PlacedLine): string =>
     .join("");
 
 /** One item for the line's own colour, and one for the words that stand out in the accent. */
-function letters(setting: Setting, node: TextNode, placed: PlacedLine): GlyphsItem[] {
+function letters(measures: NodeMeasures, node: TextNode, placed: PlacedLine): GlyphsItem[] {
   const { shaped } = placed.line;
   const coloured = shaped.stretches.filter(({ kind }) => kind === "colour");
-  if (coloured.length === 0) return [lettersIn(setting, node.colour, placed, shaped.glyphs)];
+  if (coloured.length === 0) return [lettersIn(measures, node.colour, placed, shaped.glyphs)];
   const stands = (glyph: PlacedGlyph) =>
     coloured.some(({ from, to }) => glyph.x >= from - 1e-6 && glyph.x < to - 1e-6);
   return [
     lettersIn(
-      setting,
+      measures,
       node.colour,
       placed,
       shaped.glyphs.filter((glyph) => !stands(glyph)),
     ),
-    lettersIn(setting, node.accent, placed, shaped.glyphs.filter(stands)),
+    lettersIn(measures, node.accent, placed, shaped.glyphs.filter(stands)),
   ].filter(({ glyphs }) => glyphs.length > 0);
 }
 
 function lettersIn(
-  setting: Setting,
+  measures: NodeMeasures,
   colour: Hex,
   { line, x, baseline, size }: PlacedLine,
   glyphs: readonly PlacedGlyph[],
@@ -175,7 +179,7 @@ function lettersIn(
   const { shaped } = line;
   const whole = glyphs.length === shaped.glyphs.length;
   return {
-    ...common(setting),
+    ...common(measures),
     kind: "glyphs",
     text: shaped.text,
     size,

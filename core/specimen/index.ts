@@ -5,7 +5,7 @@ import { effectsSheet } from "./effects";
 import { familiesSheet } from "./families";
 import { picturesSheet } from "./pictures";
 import { scriptsSheet } from "./scripts";
-import { settingSheet } from "./setting";
+import { wordsSheet } from "./words";
 import { shapesSheet } from "./shapes";
 import type { Specimen } from "./sheet";
 
@@ -17,7 +17,7 @@ export { inFont } from "./trial";
 export const specimen = (brand: Brand, picture: FileId | undefined): Specimen[] => [
   familiesSheet(brand),
   scriptsSheet(brand),
-  settingSheet(brand),
+  wordsSheet(brand),
   effectsSheet(brand, picture),
   shapesSheet(brand),
   ...(picture ? [picturesSheet(brand, picture)] : []),

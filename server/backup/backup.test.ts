@@ -65,7 +65,7 @@ describe("backups", () => {
     const after = (await again.ask("GET", "/api/pictures")).body.pictures;
     expect(after).to.deep.equal(before);
     for (const { id } of after)
-      expect((await again.services.around.blobs.read(id)).length).to.be.above(0);
+      expect((await again.services.context.blobs.read(id)).length).to.be.above(0);
     expect((await again.ask("GET", "/api/crates")).body).to.have.property("crates");
     await again.close();
     expect(await readdir(join(server.folder, "scratch"))).to.deep.equal([]);

@@ -123,7 +123,7 @@ describe("bad input gets a sentence", () => {
 
     it("but one that the disk has damaged is put right when it comes again", async () => {
       const { body } = await picture("again.jpg", jpeg);
-      const path = server.services.around.blobs.path(body.id);
+      const path = server.services.context.blobs.path(body.id);
       await writeFile(path, jpeg.subarray(0, 1000));
       expect((await picture("again.jpg", jpeg)).status).to.equal(200);
       expect((await readFile(path)).equals(jpeg)).to.equal(true);

@@ -11,7 +11,7 @@ import type { Services } from "../app";
 import { exists } from "../files/blobs";
 import { zipStream, type ZipEntry } from "../files/zip";
 import type { Library } from "../services/library";
-import type { Surroundings } from "../services/services";
+import type { ServerContext } from "../services/services";
 
 /** A zip that is made while it is sent. */
 interface Export {
@@ -21,7 +21,7 @@ interface Export {
 
 /** A crate with its brand, pieces and every file they use, in the form that import reads. */
 export async function exportCrate(
-  { pieces, library, placements, around }: Services,
+  { pieces, library, placements, context }: Services,
   id: string,
 ): Promise<Export> {
   const { archived: _archived, ...crate } = await pieces.crate(id);
@@ -37,17 +37,17 @@ export async function exportCrate(
     json("crate.json", document),
     ...brands.map((brand) => json(`brands/${brand.id}.json`, brand)),
     ...crate.pieces.map((piece) => json(`pieces/${piece.id}.json`, carryingSizes(piece, lookup))),
-    ...(await filesOf(library, around, crate.name, used)),
+    ...(await filesOf(library, context, crate.name, used)),
   ];
-  return { name: fileName(crate.name, "zip"), stream: zipStream(entries, around.now()) };
+  return { name: fileName(crate.name, "zip"), stream: zipStream(entries, context.now()) };
 }
 
 /** A kit with its logos and its own fonts; those that ship with the program need not come along. */
-export async function exportKit({ library, around }: Services, id: string): Promise<Export> {
+export async function exportKit({ library, context }: Services, id: string): Promise<Export> {
   const brand = await library.brand(id);
-  const files = await filesOf(library, around, brand.name, brandFiles(brand));
+  const files = await filesOf(library, context, brand.name, brandFiles(brand));
   const entries = [json("brand.json", brand), ...files];
-  return { name: fileName(brand.name, "zestkit"), stream: zipStream(entries, around.now()) };
+  return { name: fileName(brand.name, "zestkit"), stream: zipStream(entries, context.now()) };
 }
 
 /** The kit in a format that other programs read. */
@@ -80,7 +80,7 @@ const fileName = (crate: string, ending: string): string => {
 /** Stored files as they lie. Throws `file-missing` before anything is sent. */
 async function filesOf(
   library: Library,
-  { blobs }: Surroundings,
+  { blobs }: ServerContext,
   document: string,
   used: FileId[],
 ): Promise<ZipEntry[]> {

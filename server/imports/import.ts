@@ -24,10 +24,10 @@ export async function importZip(
   zip: string,
   name: string,
 ): Promise<ImportAnswer> {
-  const { around, placements } = services;
-  return withScratch(around.folder, async (scratch) => {
+  const { context, placements } = services;
+  return withScratch(context.folder, async (scratch) => {
     const entries = await unzipTo(zip, scratch, name, BUNDLE_LIMITS);
-    const bundle = await readBundle(entries, await placements.lookup(), around.reader);
+    const bundle = await readBundle(entries, await placements.lookup(), context.reader);
     return importBundle(services, bundle);
   });
 }
@@ -37,12 +37,12 @@ export async function importZip(
  * one that differs is added beside it, and crates and pieces come in as new ones.
  */
 export async function importBundle(
-  { around, library, placements }: Pick<Services, "around" | "library" | "placements">,
+  { context, library, placements }: Pick<Services, "context" | "library" | "placements">,
   bundle: Bundle,
 ): Promise<ImportAnswer> {
-  const rows = await storeFiles(library, around.reader, bundle);
-  return around.store.write(async (tx) => {
-    const created = around.now().toISOString();
+  const rows = await storeFiles(library, context.reader, bundle);
+  return context.store.write(async (tx) => {
+    const created = context.now().toISOString();
     for (const row of rows) await addFileRow(tx, row);
     const brandIds = new Map<string, string>();
     for (const brand of bundle.brands) {
@@ -57,11 +57,11 @@ export async function importBundle(
     for (const crate of bundle.crates) {
       const members = crate.pieces.map((id) => memberOf(bundle, crate.name, id));
       const brand = await knownBrand(tx, brandIds, crate.brand, crate.name);
-      const id = await idFor(tx, crates, crate.id, around.newId);
+      const id = await idFor(tx, crates, crate.id, context.newId);
       await tx.insert(crates).values({ id, name: crate.name, brand, created });
       result.crates.push(id);
       for (const [position, piece] of members.entries()) {
-        const pieceId = await idFor(tx, pieces, piece.id, around.newId);
+        const pieceId = await idFor(tx, pieces, piece.id, context.newId);
         const wears = await knownBrand(tx, brandIds, piece.brand, piece.title);
         const document = { ...piece, id: pieceId, brand: wears };
         await mustHaveNamed(tx, placements, document);

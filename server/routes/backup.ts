@@ -8,16 +8,16 @@ import { withUpload } from "./upload";
 /** A backup holds all that was ever made. */
 const MOST_BACKUP = 64 * 1024 * 1024 * 1024;
 
-export function addBackupRoutes(routes: Routes, { around }: Services): void {
+export function addBackupRoutes(routes: Routes, { context }: Services): void {
   routes.get(
     "/api/backup",
     { schema: { summary: "All that is stored and made, as one zip" } },
     async (_request, reply) => {
-      const name = `zest-crate-${around.now().toISOString().slice(0, 10)}.zip`;
+      const name = `zest-crate-${context.now().toISOString().slice(0, 10)}.zip`;
       return reply
         .header("content-disposition", `attachment; filename="${name}"`)
         .type("application/zip")
-        .send(await backUp(around.folder, around.now()));
+        .send(await backUp(context.folder, context.now()));
     },
   );
   routes.post(
@@ -32,9 +32,9 @@ export function addBackupRoutes(routes: Routes, { around }: Services): void {
     (request) =>
       withUpload(
         request,
-        around.folder,
+        context.folder,
         async ({ path, name }) => {
-          await stageBackup(path, around.folder, name, around.store.migrations);
+          await stageBackup(path, context.folder, name, context.store.migrations);
           return { restart: true as const };
         },
         MOST_BACKUP,
@@ -49,7 +49,7 @@ export function addBackupRoutes(routes: Routes, { around }: Services): void {
       },
     },
     async () => {
-      await unstage(around.folder);
+      await unstage(context.folder);
       return {};
     },
   );

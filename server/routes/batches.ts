@@ -27,7 +27,7 @@ const OutputParams = Id.extend({
   placement: z.string(),
 });
 
-export function addBatchRoutes(routes: Routes, { around, batches }: Services): void {
+export function addBatchRoutes(routes: Routes, { context, batches }: Services): void {
   const ok = <T extends z.ZodType>(schema: T) => ({ response: { 200: schema, ...problems } });
 
   routes.post(
@@ -94,7 +94,7 @@ export function addBatchRoutes(routes: Routes, { around, batches }: Services): v
       return reply
         .header("cache-control", "private, max-age=3600")
         .type(TYPES[format])
-        .send(around.made.stream(name));
+        .send(context.made.stream(name));
     },
   );
 }

@@ -6,7 +6,7 @@ import {
   BrandList,
   BrandVersionList,
   ColourFormat,
-  DressAnswer,
+  RebrandAnswer,
   FontAnswer,
   LogoWish,
   OutdatedList,
@@ -28,7 +28,7 @@ const uploaded = { 413: ProblemAnswer, 415: ProblemAnswer, 422: ProblemAnswer };
 
 /** Brand kits, and what they are made of: fonts, and colours read off pictures. */
 export function addBrandRoutes(routes: Routes, services: Services): void {
-  const { library, kits, around } = services;
+  const { library, kits, context } = services;
 
   routes.get(
     "/api/brands",
@@ -86,10 +86,10 @@ export function addBrandRoutes(routes: Routes, services: Services): void {
     "/api/brands/:id",
     {
       schema: {
-        summary: "Delete a brand kit; what wears it is dressed in another first",
+        summary: "Delete a brand kit; what has it gets another first",
         params: Id,
         body: BrandDeletion,
-        response: { 200: DressAnswer, ...problems, 409: ProblemAnswer },
+        response: { 200: RebrandAnswer, ...problems, 409: ProblemAnswer },
       },
     },
     ({ params, body }) => kits.remove(params.id, body.instead, body.key),
@@ -147,13 +147,13 @@ export function addBrandRoutes(routes: Routes, services: Services): void {
       },
     },
     (request) =>
-      withUpload(request, around.folder, ({ path, name }) => library.proposeColours(path, name)),
+      withUpload(request, context.folder, ({ path, name }) => library.proposeColours(path, name)),
   );
   routes.get(
     "/api/fonts/:id",
     { schema: { summary: "A font, stored or shipped, as unpacked OpenType", params: FileParams } },
     async ({ params }, reply) => {
-      const font = await toSfnt(await around.files.read(params.id));
+      const font = await toSfnt(await context.files.read(params.id));
       return reply.header("cache-control", FOREVER).type("font/sfnt").send(Buffer.from(font));
     },
   );
@@ -167,7 +167,7 @@ export function addBrandRoutes(routes: Routes, services: Services): void {
       },
     },
     (request) =>
-      withUpload(request, around.folder, ({ path, name }) => library.addFont(path, name)),
+      withUpload(request, context.folder, ({ path, name }) => library.addFont(path, name)),
   );
   routes.get(
     "/api/brands/:id/colours/:as",

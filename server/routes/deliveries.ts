@@ -2,7 +2,7 @@ import { DeliveryAnswer, DeliveryList, DeliveryRequest } from "../../core/api";
 import type { Routes, Services } from "../app";
 import { Id, problems } from "./params";
 
-export function addDeliveryRoutes(routes: Routes, { around, deliveries }: Services): void {
+export function addDeliveryRoutes(routes: Routes, { context, deliveries }: Services): void {
   routes.post(
     "/api/pieces/:id/deliveries",
     {
@@ -54,7 +54,7 @@ export function addDeliveryRoutes(routes: Routes, { around, deliveries }: Servic
       return reply
         .header("content-disposition", `attachment; filename*=UTF-8''${encodeURIComponent(name)}`)
         .type("application/zip")
-        .send(around.made.stream(file));
+        .send(context.made.stream(file));
     },
   );
 }

@@ -15,8 +15,8 @@ const RenditionQuery = z.object({
 });
 
 export function addLibraryRoutes(routes: Routes, services: Services): void {
-  const { library, renditions, around } = services;
-  const { folder, reader } = around;
+  const { library, renditions, context } = services;
+  const { folder, reader } = context;
   const uploaded = { 413: ProblemAnswer, 415: ProblemAnswer, 422: ProblemAnswer };
   const FileParams = z.object({ id: FileId });
 
@@ -59,7 +59,7 @@ export function addLibraryRoutes(routes: Routes, services: Services): void {
     "/api/files/:id",
     { schema: { summary: "A stored file's bytes", params: FileParams } },
     async ({ params }, reply) => {
-      const bytes = await around.blobs.read(params.id);
+      const bytes = await context.blobs.read(params.id);
       // A stored file is data, never a page: an SVG opened by its address must not run or reach out.
       return reply
         .header("cache-control", FOREVER)

@@ -3,14 +3,14 @@ import {
   CrateAnswer,
   CrateChange,
   CrateList,
-  DressAnswer,
-  DressRequest,
+  RebrandAnswer,
+  RebrandRequest,
   EditRequest,
   LayoutChoices,
   NewCrate,
   NewPiece,
   PieceAnswer,
-  PieceKeeping,
+  PieceFiling,
   ProblemAnswer,
 } from "../../core/api";
 import { Piece } from "../../core/piece";
@@ -21,7 +21,7 @@ const OfSize = z.object({ placement: z.string().min(1) });
 
 export function addPieceRoutes(
   routes: Routes,
-  { pieces, refits, beginnings, keeping }: Services,
+  { pieces, refits, newPieces, filing }: Services,
 ): void {
   const ok = <T extends z.ZodType>(schema: T) => ({ response: { 200: schema, ...problems } });
 
@@ -43,31 +43,31 @@ export function addPieceRoutes(
   routes.put(
     "/api/crates/:id",
     { schema: { summary: "Rename a crate", params: Id, body: CrateChange, ...ok(CrateAnswer) } },
-    ({ params, body }) => keeping.rename(params.id, body.name),
+    ({ params, body }) => filing.rename(params.id, body.name),
   );
   routes.put(
-    "/api/pieces/:id/keeping",
+    "/api/pieces/:id/filing",
     {
       schema: {
         summary: "Put a piece aside or bring it back, and move it to another crate",
         params: Id,
-        body: PieceKeeping,
+        body: PieceFiling,
         ...ok(PieceAnswer),
       },
     },
-    ({ params, body }) => keeping.keep(params.id, body),
+    ({ params, body }) => filing.keep(params.id, body),
   );
   routes.post(
-    "/api/crates/:id/dress",
+    "/api/crates/:id/brand",
     {
       schema: {
-        summary: "Dress a whole crate in another brand; answers what to look at",
+        summary: "Give a whole crate another brand; answers what to look at",
         params: Id,
-        body: DressRequest,
-        ...ok(DressAnswer),
+        body: RebrandRequest,
+        ...ok(RebrandAnswer),
       },
     },
-    ({ params, body }) => pieces.dressCrate(params.id, body.brand),
+    ({ params, body }) => pieces.rebrandCrate(params.id, body.brand),
   );
   routes.post(
     "/api/crates/:id/pieces",
@@ -79,7 +79,7 @@ export function addPieceRoutes(
         ...ok(PieceAnswer),
       },
     },
-    ({ params, body }) => beginnings.begin(params.id, body),
+    ({ params, body }) => newPieces.begin(params.id, body),
   );
   routes.get(
     "/api/pieces/:id",

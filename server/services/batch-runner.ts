@@ -11,7 +11,7 @@ import { Grouped } from "../store/grouped";
 import type { batches } from "../store/tables";
 import { failures, outputs } from "../store/tables";
 import type { Placements } from "./placements";
-import type { Surroundings } from "./services";
+import type { ServerContext } from "./services";
 
 export type BatchRow = typeof batches.$inferSelect;
 type File = { variation: number; placement: string };
@@ -25,11 +25,11 @@ export class BatchRunner {
   private readonly finishedFiles: Grouped<typeof outputs.$inferInsert>;
 
   constructor(
-    private readonly around: Surroundings,
+    private readonly context: ServerContext,
     private readonly placements: Placements,
   ) {
     this.finishedFiles = new Grouped(
-      (rows) => around.store.write((tx) => tx.insert(outputs).values(rows).onConflictDoNothing()),
+      (rows) => context.store.write((tx) => tx.insert(outputs).values(rows).onConflictDoNothing()),
       WRITE_EVERY,
     );
   }
@@ -48,7 +48,7 @@ export class BatchRunner {
     setMaxListeners(0, signal);
     const files = await this.missing(row);
     const lookup = await this.lookup(row);
-    const pace = new Pace(this.around.now);
+    const pace = new Pace(this.context.now);
     this.paces.set(row.id, pace);
     const full = new AbortController();
     const failed: Problem[] = [];
@@ -72,7 +72,7 @@ export class BatchRunner {
     };
     try {
       // More than can be worked on, so that no thread waits while finished files are written down.
-      await Promise.all(Array.from({ length: 3 * this.around.pool.size }, worker));
+      await Promise.all(Array.from({ length: 3 * this.context.pool.size }, worker));
     } finally {
       this.paces.delete(row.id);
     }
@@ -83,7 +83,7 @@ export class BatchRunner {
 
   /** The files that are not there: never made, or since gone or cut short. What had failed is tried again. */
   private async missing(row: BatchRow): Promise<File[]> {
-    const { store } = this.around;
+    const { store } = this.context;
     const made = await store.read.select().from(outputs).where(eq(outputs.batch, row.id));
     const there = new Set<string>();
     for (const output of made)
@@ -95,7 +95,7 @@ export class BatchRunner {
 
   async isThere(row: BatchRow, output: File & { bytes: number }): Promise<boolean> {
     const name = outputName(row, output.variation, output.placement);
-    return (await this.around.made.size(name)) === output.bytes;
+    return (await this.context.made.size(name)) === output.bytes;
   }
 
   /** The placements as they were when it was started, so that all its files are of one kind. */
@@ -108,20 +108,20 @@ export class BatchRunner {
     file: File,
     { signal, again, lookup }: { signal: AbortSignal; again: boolean; lookup: PlacementLookup },
   ): Promise<void> {
-    const path = this.around.made.place(outputName(row, file.variation, file.placement));
+    const path = this.context.made.place(outputName(row, file.variation, file.placement));
     const { format, scale } = row.request;
     const piece = applyVariation(row.document, row.variations[file.variation]!);
     const placement = knownPlacement(piece, file.placement, lookup);
     // A file that was finished before the program was killed is whole, only not yet written down.
     const task = { piece, brand: row.brand, placement, format, scale, path, keep: again };
-    const result = await this.around.pool.run(task, signal);
+    const result = await this.context.pool.run(task, signal);
     await this.finishedFiles.add({ batch: row.id, ...file, ...result });
   }
 
   /** Whether it could be written down. */
   private async note(batch: string, file: File, { message }: Problem): Promise<boolean> {
     const row = { batch, ...file, message };
-    return this.around.store
+    return this.context.store
       .write((tx) => tx.insert(failures).values(row).onConflictDoNothing())
       .then(
         () => true,

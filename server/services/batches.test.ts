@@ -82,11 +82,11 @@ describe("batches and deliveries", function () {
     await writeFile(join(folder, `${names[0]}.9-9.part`), "half");
     const kept = join(folder, names[1]!);
     await utimes(kept, 1000, 1000);
-    await server.services.around.store.write(async (tx) => {
+    await server.services.context.store.write(async (tx) => {
       await tx.update(jobs).set({ state: "running" }).where(eq(jobs.id, id));
       await tx.delete(outputs).where(eq(outputs.batch, id));
     });
-    await server.services.around.jobs.recover();
+    await server.services.context.jobs.recover();
     expect(await done(id)).to.deep.include({ state: "done", made: 6, failed: 0 });
     const { mtimeMs } = await import("node:fs/promises").then((fs) => fs.stat(kept));
     expect(mtimeMs, "a finished file is not made again").to.equal(1_000_000);
@@ -102,7 +102,7 @@ describe("batches and deliveries", function () {
   });
 
   it("pauses on a full disk and says so, and goes on when there is room, without making anything twice", async () => {
-    const { pool } = server.services.around;
+    const { pool } = server.services.context;
     const run = pool.run.bind(pool);
     let room = 3;
     const made: string[] = [];
@@ -157,7 +157,7 @@ describe("batches and deliveries", function () {
   });
 
   it("uses the placements that it was started with, also when it goes on later", async () => {
-    const { pool } = server.services.around;
+    const { pool } = server.services.context;
     const run = pool.run.bind(pool);
     pool.run = () => Promise.reject(Object.assign(new Error("full"), { code: "ENOSPC" }));
     const { body } = await server

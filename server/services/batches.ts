@@ -25,7 +25,7 @@ import { BatchRunner, outputName, type BatchRow } from "./batch-runner";
 import type { Library } from "./library";
 import type { Pieces } from "./pieces";
 import type { Placements } from "./placements";
-import type { Surroundings } from "./services";
+import type { ServerContext } from "./services";
 
 /** So many batches are made at once; the others wait. */
 const AT_ONCE = 2;
@@ -35,14 +35,14 @@ export class Batches {
   private readonly runner: BatchRunner;
 
   constructor(
-    private readonly around: Surroundings,
+    private readonly context: ServerContext,
     private readonly pieces: Pieces,
     private readonly library: Library,
     private readonly placements: Placements,
   ) {
-    this.runner = new BatchRunner(around, placements);
+    this.runner = new BatchRunner(context, placements);
     const make: Make = async (id, about) => this.runner.make(await this.row(id), about);
-    around.jobs.handle("batch", make, AT_ONCE);
+    context.jobs.handle("batch", make, AT_ONCE);
   }
 
   /** What a request would make, before anything is made. */
@@ -71,16 +71,16 @@ export class Batches {
     }
     const { table: _table, ...kept } = request;
     const row: typeof batches.$inferInsert = {
-      id: this.around.newId(),
+      id: this.context.newId(),
       piece: pieceId,
       request: kept,
       variations: [...combine(combining)],
       document: piece,
       brand,
       places,
-      created: this.around.now().toISOString(),
+      created: this.context.now().toISOString(),
     };
-    const { store, jobs } = this.around;
+    const { store, jobs } = this.context;
     await store.write(async (tx) => {
       await tx.insert(batches).values(row);
       await jobs.add(tx, "batch", row.id);
@@ -94,7 +94,7 @@ export class Batches {
   }
 
   async ofPiece(piece: string): Promise<BatchAnswer[]> {
-    const rows = await this.around.store.read
+    const rows = await this.context.store.read
       .select()
       .from(batches)
       .where(and(eq(batches.piece, piece), isNull(batches.deleted)))
@@ -105,14 +105,14 @@ export class Batches {
   /** Stops making more; what is finished stays. */
   async cancel(id: string): Promise<BatchAnswer> {
     await this.row(id);
-    await this.around.jobs.cancel(id);
+    await this.context.jobs.cancel(id);
     return this.get(id);
   }
 
   /** Goes on with one that was paused, cancelled or has failed; what is finished is not made again. */
   async resume(id: string): Promise<BatchAnswer> {
     await this.row(id);
-    await this.around.jobs.resume(id);
+    await this.context.jobs.resume(id);
     return this.get(id);
   }
 
@@ -122,7 +122,7 @@ export class Batches {
     to: number,
   ): Promise<{ total: number; variations: VariationAnswer[] }> {
     const row = await this.row(id);
-    const made = await this.around.store.read
+    const made = await this.context.store.read
       .select()
       .from(outputs)
       .where(and(eq(outputs.batch, id), gte(outputs.variation, from), lt(outputs.variation, to)))
@@ -148,7 +148,7 @@ export class Batches {
   /** What a delivery needs: the batch as it was started, and which of its files are there. */
   async finished(id: string): Promise<{ row: BatchRow; made: (typeof outputs.$inferSelect)[] }> {
     const row = await this.row(id);
-    const made = await this.around.store.read
+    const made = await this.context.store.read
       .select()
       .from(outputs)
       .where(eq(outputs.batch, id))
@@ -170,7 +170,7 @@ export class Batches {
     const row = await this.row(id);
     const name = outputName(row, variation, placement);
     const known = row.request.placements.includes(placement) && row.variations[variation];
-    if (!known || (await this.around.made.size(name)) === undefined)
+    if (!known || (await this.context.made.size(name)) === undefined)
       throw problem("not-found", { what: "finished file", id: `${variation}-${placement}` });
     return { name, format: row.request.format };
   }
@@ -193,17 +193,17 @@ export class Batches {
 
   private async row(id: string): Promise<BatchRow> {
     const isThere = and(eq(batches.id, id), isNull(batches.deleted));
-    const [row] = await this.around.store.read.select().from(batches).where(isThere);
+    const [row] = await this.context.store.read.select().from(batches).where(isThere);
     if (!row) throw problem("not-found", { what: "batch", id });
     return row;
   }
 
   private async answer(row: BatchRow): Promise<BatchAnswer> {
-    const { read } = this.around.store;
+    const { read } = this.context.store;
     const [[counted], failed, jobs] = await Promise.all([
       read.select({ made: count() }).from(outputs).where(eq(outputs.batch, row.id)),
       read.select().from(failures).where(eq(failures.batch, row.id)),
-      this.around.jobs.facts([row.id]),
+      this.context.jobs.facts([row.id]),
     ]);
     const { state, message = failed.at(-1)?.message } = jobs.get(row.id) ?? { state: "done" };
     const files = row.variations.length * row.request.placements.length;

@@ -93,7 +93,7 @@ describe("what was deleted", () => {
         async () => (await server.ask("GET", url)).body,
         ({ state }) => state === "done",
       );
-    const folder = server.services.around.made.place(batchName(batch.id));
+    const folder = server.services.context.made.place(batchName(batch.id));
     expect(await readdir(folder)).to.have.lengthOf(2);
     await server.ask("DELETE", `/api/batches/${batch.id}`);
     await server.ask("DELETE", path);
@@ -108,7 +108,7 @@ describe("what was deleted", () => {
     expect((await server.ask("GET", `/api/deliveries/${delivery.id}`)).status).to.equal(404);
     expect((await readdir(`${server.folder}/deliveries`)).join()).not.to.contain(delivery.id);
     expect((await server.ask("GET", "/api/pieces/late-opening")).status).to.equal(200);
-    const facts = await server.services.around.jobs.facts([batch.id, delivery.id]);
+    const facts = await server.services.context.jobs.facts([batch.id, delivery.id]);
     expect(facts.size).to.equal(0);
   });
 

@@ -7,7 +7,7 @@ import { batches, crates, deliveries, files, pieces, putAway } from "../store/ta
 import { batchName } from "./batch-runner";
 import { deliveryName } from "./deliveries";
 import { takeBack } from "./put-away";
-import type { Surroundings } from "./services";
+import type { ServerContext } from "./services";
 
 /** What was deleted can be brought back for so long, in milliseconds. */
 const KEPT = 30 * 24 * 60 * 60 * 1000;
@@ -38,11 +38,11 @@ const FILE_IDS = /[0-9a-f]{64}/g;
 
 /** Things that were deleted: out of sight at once, and gone for good after 30 days. */
 export class Bin {
-  constructor(private readonly around: Surroundings) {}
+  constructor(private readonly context: ServerContext) {}
 
   /** Puts something in the bin. Throws `not-found`, and `picture-in-use` for one that is shown somewhere. */
   async put(kind: MarkedKind, id: string): Promise<void> {
-    const { store, jobs } = this.around;
+    const { store, jobs } = this.context;
     if (kind === "batch" || kind === "delivery") await jobs.cancel(id);
     await store.write(async (tx) => {
       const table = TABLES[kind];
@@ -56,7 +56,7 @@ export class Bin {
         const { name } = row as typeof files.$inferSelect;
         if (use !== undefined) throw problem("picture-in-use", { name, uses: use });
       }
-      const deleted = this.around.now().toISOString();
+      const deleted = this.context.now().toISOString();
       await tx.update(table).set({ deleted }).where(eq(table.id, id));
       // A crate takes its pieces along, and brings the same ones back.
       if (kind === "crate")
@@ -69,7 +69,7 @@ export class Bin {
 
   /** Takes something out of the bin again; a piece brings its crate along. Throws `not-found`. */
   async restore(kind: BinKind, id: string): Promise<void> {
-    await this.around.store.write(async (tx) => {
+    await this.context.store.write(async (tx) => {
       if (kind === "brand" || kind === "template") return takeBack(tx, kind, id);
       const table = TABLES[kind];
       const [row] = await tx
@@ -91,7 +91,7 @@ export class Bin {
 
   /** What can be brought back, newest first; the pieces of a crate come back with it and are not listed. */
   async list(): Promise<Binned[]> {
-    const { read } = this.around.store;
+    const { read } = this.context.store;
     const [inCrates, inPieces, inFiles, inBatches, inDeliveries, away] = await Promise.all([
       read.select().from(crates).where(isNotNull(crates.deleted)),
       read.select().from(pieces).where(isNotNull(pieces.deleted)),
@@ -121,7 +121,7 @@ export class Bin {
 
   /** Pictures that are shown nowhere, also not in what was before. */
   async unused(): Promise<{ id: string; name: string; bytes: number }[]> {
-    const { read } = this.around.store;
+    const { read } = this.context.store;
     const rows = await read
       .select({ id: files.id, name: files.name, bytes: files.bytes })
       .from(files)
@@ -132,8 +132,8 @@ export class Bin {
 
   /** Deletes for good what has been in the bin for 30 days: rows first, so that nothing tells of bytes that are gone. */
   async empty(): Promise<void> {
-    const { store, made, blobs, jobs } = this.around;
-    const before = new Date(this.around.now().getTime() - KEPT).toISOString();
+    const { store, made, blobs, jobs } = this.context;
+    const before = new Date(this.context.now().getTime() - KEPT).toISOString();
     const gone = await store.write(async (tx) => {
       const due = (column: SQLiteColumn) => lt(column, before);
       const inPieces = await tx.select({ id: pieces.id }).from(pieces).where(due(pieces.deleted));
@@ -163,7 +163,7 @@ export class Bin {
 
   /** Scaled copies are made anew when they are asked for, so they need no way back. */
   async clearRenditions(): Promise<void> {
-    await this.around.made.remove(["renditions"]);
+    await this.context.made.remove(["renditions"]);
   }
 }
 

@@ -26,7 +26,7 @@ import type { Batches } from "./batches";
 import type { Library } from "./library";
 import type { Pieces } from "./pieces";
 import type { Placements } from "./placements";
-import type { Surroundings } from "./services";
+import type { ServerContext } from "./services";
 
 type DeliveryRow = typeof deliveries.$inferSelect;
 
@@ -59,14 +59,14 @@ const AT_ONCE = 2;
 /** Zips of chosen sizes and variations, with a manifest. */
 export class Deliveries {
   constructor(
-    private readonly around: Surroundings,
+    private readonly context: ServerContext,
     private readonly pieces: Pieces,
     private readonly library: Library,
     private readonly batches: Batches,
     private readonly placements: Placements,
   ) {
     const make: Make = async (id, { signal }) => this.make(await this.row(id), signal);
-    around.jobs.handle("delivery", make, AT_ONCE);
+    context.jobs.handle("delivery", make, AT_ONCE);
   }
 
   async start(pieceId: string, request: DeliveryRequest): Promise<DeliveryAnswer> {
@@ -78,12 +78,12 @@ export class Deliveries {
     if (items.length === 0) throw problem("delivery-empty");
     for (const { placement, ready } of items)
       if (!ready && request.format !== "svg") refuseUnpaintable(placement, request.scale);
-    const id = this.around.newId();
+    const id = this.context.newId();
     const title = new Namer("{crate}_{piece}").name(
       { crate: crate.name, piece: piece.title, placement: "", variation: "", width: 0, height: 0 },
       "zip",
     );
-    const { store, jobs } = this.around;
+    const { store, jobs } = this.context;
     await store.write(async (tx) => {
       await tx.insert(deliveries).values({
         id,
@@ -94,7 +94,7 @@ export class Deliveries {
         document: piece,
         brand,
         places: [...new Set(items.map(({ placement }) => placement))],
-        created: this.around.now().toISOString(),
+        created: this.context.now().toISOString(),
       });
       await jobs.add(tx, "delivery", id);
     });
@@ -105,24 +105,24 @@ export class Deliveries {
   /** Stops making it; nothing of it is kept. */
   async cancel(id: string): Promise<DeliveryAnswer> {
     await this.row(id);
-    await this.around.jobs.cancel(id);
+    await this.context.jobs.cancel(id);
     return this.get(id);
   }
 
   /** Makes one anew that was paused, cancelled or has failed, of the piece as it was then. */
   async resume(id: string): Promise<DeliveryAnswer> {
     await this.row(id);
-    await this.around.jobs.resume(id);
+    await this.context.jobs.resume(id);
     return this.get(id);
   }
 
   async get(id: string): Promise<DeliveryAnswer> {
-    const jobs = await this.around.jobs.facts([id]);
+    const jobs = await this.context.jobs.facts([id]);
     return answerOf(await this.row(id), jobs.get(id));
   }
 
   private async row(id: string): Promise<DeliveryRow> {
-    const { read } = this.around.store;
+    const { read } = this.context.store;
     const isThere = and(eq(deliveries.id, id), isNull(deliveries.deleted));
     const [row] = await read.select().from(deliveries).where(isThere);
     if (!row) throw problem("not-found", { what: "delivery", id });
@@ -130,12 +130,12 @@ export class Deliveries {
   }
 
   async ofPieceId(piece: string): Promise<DeliveryAnswer[]> {
-    const rows = await this.around.store.read
+    const rows = await this.context.store.read
       .select()
       .from(deliveries)
       .where(and(eq(deliveries.piece, piece), isNull(deliveries.deleted)))
       .orderBy(desc(deliveries.created));
-    const jobs = await this.around.jobs.facts(rows.map(({ id }) => id));
+    const jobs = await this.context.jobs.facts(rows.map(({ id }) => id));
     return rows.map((row) => answerOf(row, jobs.get(row.id)));
   }
 
@@ -143,7 +143,7 @@ export class Deliveries {
   async file(id: string): Promise<{ file: FileName; name: string }> {
     const { state, name } = await this.get(id);
     const file = deliveryName(id);
-    if (state !== "done" || (await this.around.made.size(file)) === undefined)
+    if (state !== "done" || (await this.context.made.size(file)) === undefined)
       throw problem("not-found", { what: "finished delivery", id });
     return { file, name };
   }
@@ -170,7 +170,7 @@ export class Deliveries {
       const sameForm = row.request.format === request.format && row.request.scale === request.scale;
       for (const output of made) {
         if (wanted && !wanted.has(output.variation)) continue;
-        const path = this.around.made.place(outputName(row, output.variation, output.placement));
+        const path = this.context.made.place(outputName(row, output.variation, output.placement));
         const ready = sameForm && (await this.batches.isThere(row, output));
         items.push({
           piece: applyVariation(row.document, row.variations[output.variation]!),
@@ -194,10 +194,10 @@ export class Deliveries {
       : await this.placements.lookup();
     const items = await this.items(piece, brand, request, lookup);
     const { crate } = await this.pieces.get(row.piece);
-    await withScratch(this.around.folder, async (scratch) => {
+    await withScratch(this.context.folder, async (scratch) => {
       const zip = await ZipFile.create(
-        this.around.made.place(deliveryName(row.id)),
-        this.around.now(),
+        this.context.made.place(deliveryName(row.id)),
+        this.context.now(),
       );
       try {
         const bytes = await this.fill(zip, { row, crate: crate.name, items, scratch, signal });
@@ -264,11 +264,11 @@ export class Deliveries {
   ): Promise<{ path: string; result: RenderResult }> {
     if (ready) return ready;
     const task = { piece, brand, placement, format, scale, path };
-    return { path, result: await this.around.pool.run(task, signal) };
+    return { path, result: await this.context.pool.run(task, signal) };
   }
 
   private async update(id: string, change: Partial<typeof deliveries.$inferInsert>): Promise<void> {
-    await this.around.store.write((tx) =>
+    await this.context.store.write((tx) =>
       tx.update(deliveries).set(change).where(eq(deliveries.id, id)),
     );
   }

@@ -67,9 +67,9 @@ describe("brand kits", () => {
     expect(new Set(brands)).to.deep.equal(new Set(["quillmere"]));
   });
 
-  it("dress a whole crate, and each piece can go back", async () => {
+  it("are changed for a whole crate, and each piece can go back", async () => {
     const before = (await server.ask("GET", "/api/crates/boats-at-rest")).body;
-    const { body } = await server.ask("POST", "/api/crates/boats-at-rest/dress", {
+    const { body } = await server.ask("POST", "/api/crates/boats-at-rest/brand", {
       brand: "saltlight",
     });
     expect(body.pieces).to.have.lengthOf(before.pieces.length);
@@ -146,7 +146,7 @@ describe("brand kits", () => {
     const id = await send("mark.png", mark);
     const made = await server.ask("POST", `/api/pictures/${id}/logo`, { as: "without-ground" });
     expect(made.body).to.include({ name: "mark without its ground.png", width: 80, height: 80 });
-    const stored = await server.services.around.blobs.read(made.body.id);
+    const stored = await server.services.context.blobs.read(made.body.id);
     const { data } = await sharp(stored).raw().toBuffer({ resolveWithObject: true });
     expect([data[3], data[(40 * 80 + 40) * 4 + 3]]).to.deep.equal([0, 255]);
     // A new kit takes it like that from the start: no white box on a coloured ground.

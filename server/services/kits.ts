@@ -1,5 +1,5 @@
 import { and, asc, desc, eq, getTableColumns, inArray, isNull, max, ne } from "drizzle-orm";
-import type { BrandVersion, DressAnswer, OutdatedList, SpreadPinning } from "../../core/api";
+import type { BrandVersion, RebrandAnswer, OutdatedList, SpreadPinning } from "../../core/api";
 import { Brand, brandFiles } from "../../core/brand";
 import { sameSpread } from "../../core/colour";
 import { compareBrands, makeBrand, outdated, type NewBrand } from "../../core/kit";
@@ -13,12 +13,12 @@ import type { Pieces } from "./pieces";
 import type { Placements } from "./placements";
 import { mustHaveFiles } from "./references";
 import { putAwayKit } from "./put-away";
-import type { Surroundings } from "./services";
+import type { ServerContext } from "./services";
 
 /** Brand kits: making, changing, locking and deleting them, and what a change puts out of date. */
 export class Kits {
   constructor(
-    private readonly around: Surroundings,
+    private readonly context: ServerContext,
     private readonly library: Library,
     private readonly pieces: Pieces,
     private readonly placements: Placements,
@@ -30,10 +30,10 @@ export class Kits {
       wanted.logo === undefined
         ? undefined
         : await this.library.logo(wanted.logo, wanted.keepGround);
-    const brand = makeBrand(this.around.newId(), wanted, logo);
+    const brand = makeBrand(this.context.newId(), wanted, logo);
     if (!brand)
       throw problem("brand-incomplete", { what: "One of its typefaces is not on the shelf." });
-    await this.around.store.write(async (tx) => {
+    await this.context.store.write(async (tx) => {
       await mustHaveOwnName(tx, brand);
       await tx.insert(brands).values({ id: brand.id, document: brand, created: this.created() });
     });
@@ -42,14 +42,14 @@ export class Kits {
 
   /** The ids of the kits that are locked. */
   async locked(): Promise<string[]> {
-    const rows = await this.around.store.read.select().from(brands);
+    const rows = await this.context.store.read.select().from(brands);
     return rows.filter(({ lock }) => lock !== null).map(({ id }) => id);
   }
 
   /** What a kit has been, newest first; the first kit of all has the number 0. */
   async versions(id: string): Promise<BrandVersion[]> {
     await this.library.brand(id);
-    const rows = await this.around.store.read
+    const rows = await this.context.store.read
       .select()
       .from(brandVersions)
       .where(eq(brandVersions.brand, id))
@@ -67,7 +67,7 @@ export class Kits {
    */
   async change(id: string, wanted: Brand, version: number, key?: string): Promise<Brand> {
     const brand = { ...wanted, id };
-    await this.around.store.write(async (tx) => {
+    await this.context.store.write(async (tx) => {
       const row = await mustOpen(tx, id, key);
       await mustHaveOwnName(tx, brand);
       await mustHaveFiles(tx, brandFiles(brand));
@@ -80,7 +80,7 @@ export class Kits {
 
   /** Pins a spread to a kit as it is now, or takes it off; what others changed in it meanwhile stays. */
   async pin(id: string, { spread, pinned, key }: SpreadPinning): Promise<Brand> {
-    return this.around.store.write(async (tx) => {
+    return this.context.store.write(async (tx) => {
       const row = await mustOpen(tx, id, key);
       const others = row.document.spreads.filter((one) => !sameSpread(one, spread));
       const spreads = pinned ? [...others, spread] : others;
@@ -107,7 +107,7 @@ export class Kits {
 
   /** From now on the kit can only be changed with this key. Throws `brand-locked` when it has another. */
   async lock(id: string, key: string): Promise<void> {
-    await this.around.store.write(async (tx) => {
+    await this.context.store.write(async (tx) => {
       await mustOpen(tx, id, key);
       await tx
         .update(brands)
@@ -117,24 +117,24 @@ export class Kits {
   }
 
   async unlock(id: string, key: string): Promise<void> {
-    await this.around.store.write(async (tx) => {
+    await this.context.store.write(async (tx) => {
       await mustOpen(tx, id, key);
       await tx.update(brands).set({ lock: null }).where(eq(brands.id, id));
     });
   }
 
-  /** Puts a kit in the bin. What wears it is dressed in `instead` first; without that, throws `brand-in-use`. */
-  async remove(id: string, instead?: string, key?: string): Promise<DressAnswer> {
+  /** Puts a kit in the bin. What has it gets `instead` first; without that, throws `brand-in-use`. */
+  async remove(id: string, instead?: string, key?: string): Promise<RebrandAnswer> {
     const other = instead === id ? undefined : instead;
-    const answer = await this.around.store.write(async (tx) => {
+    const answer = await this.context.store.write(async (tx) => {
       const { document } = await mustOpen(tx, id, key);
       const uses = await usesOf(tx, id);
       if (uses.length > 0 && other === undefined)
         throw problem("brand-in-use", { name: document.name, uses: listed(uses) });
-      const dressed =
-        other === undefined ? { pieces: [] } : await this.pieces.dressAll(tx, id, other);
+      const rebranded =
+        other === undefined ? { pieces: [] } : await this.pieces.rebrandAll(tx, id, other);
       await putAwayKit(tx, id, this.created());
-      return dressed;
+      return rebranded;
     });
     return this.pieces.announced(answer);
   }
@@ -143,7 +143,7 @@ export class Kits {
   async outdated(id: string): Promise<OutdatedList["outdated"]> {
     const brand = await this.library.brand(id);
     const lookup = await this.placements.lookup();
-    const { read } = this.around.store;
+    const { read } = this.context.store;
     const all = await read.select().from(pieces);
     const wearing = new Map(
       all
@@ -183,7 +183,7 @@ export class Kits {
   }
 
   private created(): string {
-    return this.around.now().toISOString();
+    return this.context.now().toISOString();
   }
 }
 
@@ -191,8 +191,8 @@ export class Kits {
 async function usesOf(tx: Transaction, id: string): Promise<string[]> {
   const own = await tx.select().from(crates).where(eq(crates.brand, id));
   const all = await tx.select().from(pieces);
-  const dressed = all.filter(({ document }) => document.brand === id);
-  return [...own.map(({ name }) => name), ...dressed.map(({ document }) => document.title)];
+  const wearing = all.filter(({ document }) => document.brand === id);
+  return [...own.map(({ name }) => name), ...wearing.map(({ document }) => document.title)];
 }
 
 const MOST_LISTED = 4;

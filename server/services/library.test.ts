@@ -162,7 +162,7 @@ describe("stored pictures", () => {
 
   it("are laid out in threads with what was found in them, which no document is written with", async () => {
     const server = await testServer();
-    const { around, library, pieces, refits } = server.services;
+    const { context, library, pieces, refits } = server.services;
     const { piece } = await pieces.get("late-opening");
     const id = messagePictures(piece.message)[0]!;
     const face = { kind: "face", x: 0.7, y: 0.1, width: 0.1, height: 0.2, weight: 1 } as const;
@@ -172,14 +172,14 @@ describe("stored pictures", () => {
       Object.values(message).flatMap((filling) => (isPicture(filling) ? [filling.areas] : []));
     // What a person said wins; without it the thread is told what was found.
     const said = areasIn(piece);
-    expect(areasIn((await around.pool.seen({ piece })).piece)).to.deep.equal(said);
+    expect(areasIn((await context.pool.seen({ piece })).piece)).to.deep.equal(said);
     const message = Object.fromEntries(
       Object.entries(piece.message).map(([slot, filling]) => [
         slot,
         isPicture(filling) ? { picture: filling.picture } : filling,
       ]),
     );
-    const seen = await around.pool.seen({ piece: { ...piece, message } });
+    const seen = await context.pool.seen({ piece: { ...piece, message } });
     expect(areasIn(seen.piece)).to.deep.equal([[face]]);
     const led = await refits.withLead("late-opening", "story");
     expect(led.message).to.deep.equal(piece.message);

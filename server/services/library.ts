@@ -11,7 +11,7 @@ import { withFaces } from "../faces/pool";
 import { withScratch } from "../files/scratch";
 import type { Transaction } from "../store/database";
 import { brands, files, pieces, settings } from "../store/tables";
-import type { Surroundings } from "./services";
+import type { ServerContext } from "./services";
 
 /** What is written down when every stored picture has been looked at for things and its ink. */
 const LOOKED = "pictures:print";
@@ -20,22 +20,22 @@ const LOOKED = "pictures:print";
 export class Library {
   private looking: Promise<void> | undefined;
 
-  constructor(private readonly around: Surroundings) {}
+  constructor(private readonly context: ServerContext) {}
 
   async brands(): Promise<Brand[]> {
-    const rows = await this.around.store.read.select().from(brands).orderBy(asc(brands.created));
+    const rows = await this.context.store.read.select().from(brands).orderBy(asc(brands.created));
     return rows.map((row) => row.document);
   }
 
   async brand(id: string): Promise<Brand> {
-    const [row] = await this.around.store.read.select().from(brands).where(eq(brands.id, id));
+    const [row] = await this.context.store.read.select().from(brands).where(eq(brands.id, id));
     if (!row) throw problem("not-found", { what: "brand", id });
     return row.document;
   }
 
   /** Pictures with the brands that they belong to. */
   async pictures(): Promise<StoredPicture[]> {
-    const { read } = this.around.store;
+    const { read } = this.context.store;
     const [rows, used] = await Promise.all([
       read
         .select()
@@ -60,7 +60,7 @@ export class Library {
 
   async picture(id: FileId): Promise<PictureFile> {
     const isThere = and(eq(files.id, id), isNull(files.deleted));
-    const [row] = await this.around.store.read.select().from(files).where(isThere);
+    const [row] = await this.context.store.read.select().from(files).where(isThere);
     if (!row?.picture) throw problem("not-found", { what: "picture", id });
     return row.picture;
   }
@@ -68,7 +68,7 @@ export class Library {
   /** What was found in pictures, for those that are stored. */
   async areasOf(ids: readonly FileId[]): Promise<Map<FileId, Area[]>> {
     if (ids.length === 0) return new Map();
-    const rows = await this.around.store.read
+    const rows = await this.context.store.read
       .select()
       .from(files)
       .where(inArray(files.id, [...ids]));
@@ -79,7 +79,7 @@ export class Library {
 
   /** Checks and stores the picture at a path; one that is there already is answered as it is. */
   async addPicture(path: string, name: string, brand?: string): Promise<PictureFile> {
-    const picture = await this.faced(await this.around.reader.picture(path, name), path);
+    const picture = await this.faced(await this.context.reader.picture(path, name), path);
     await this.addFile(path, name, picture, brand);
     return this.picture(picture.id);
   }
@@ -87,7 +87,7 @@ export class Library {
   /** The picture with the faces in it; as it is where they cannot be looked for. */
   private async faced(picture: PictureFile, path: string): Promise<PictureFile> {
     if (picture.vector || picture.art?.ground) return picture;
-    return withFaces(picture, await this.around.faces.find(path));
+    return withFaces(picture, await this.context.faces.find(path));
   }
 
   /**
@@ -95,7 +95,7 @@ export class Library {
    * those that cannot be read stay as they are.
    */
   async lookAgain(): Promise<void> {
-    const { store, blobs, reader } = this.around;
+    const { store, blobs, reader } = this.context;
     const [seen] = await store.read.select().from(settings).where(eq(settings.key, LOOKED));
     if (seen) return;
     for (const known of await this.pictures()) {
@@ -116,7 +116,7 @@ export class Library {
   }
 
   private async lookAtAll(): Promise<void> {
-    const { store, blobs, faces } = this.around;
+    const { store, blobs, faces } = this.context;
     for (const known of await this.pictures()) {
       if (!faces.available) return;
       if (known.facesSought || known.vector) continue;
@@ -133,17 +133,17 @@ export class Library {
   /** Stores a logo or screenshot and proposes the colours that it shows. */
   async proposeColours(path: string, name: string): Promise<PaletteAnswer> {
     const picture = await this.addPicture(path, name);
-    return { picture, colours: proposeColours(await this.around.pool.palette(picture.id)) };
+    return { picture, colours: proposeColours(await this.context.pool.palette(picture.id)) };
   }
 
   /** Another version of a logo, made from its pixels and stored beside it. Throws `logo-impossible`. */
   async logoVersion(id: FileId, wanted: LogoWish): Promise<PictureFile> {
     const { name } = await this.picture(id);
-    const bytes = await this.around.pool.logo(id, wanted);
+    const bytes = await this.context.pool.logo(id, wanted);
     if (!bytes) throw problem("logo-impossible", { name, why: "it stands on no flat ground" });
     const stem = name.replace(/\.[a-z0-9]+$/i, "");
     const as = wanted.as === "one-colour" ? `in ${wanted.hex}` : "without its ground";
-    return withScratch(this.around.folder, async (scratch) => {
+    return withScratch(this.context.folder, async (scratch) => {
       const path = join(scratch, "logo.png");
       await writeFile(path, bytes);
       return this.addPicture(path, `${stem} ${as}.png`);
@@ -162,7 +162,7 @@ export class Library {
 
   /** Checks and stores a font, as it came. Throws `font-unreadable`. */
   async addFont(path: string, name: string): Promise<FontAnswer> {
-    const faces = await this.around.reader.font(path, name);
+    const faces = await this.context.reader.font(path, name);
     return { id: await this.addFile(path, name), name, faces };
   }
 
@@ -174,7 +174,7 @@ export class Library {
     brand?: string,
   ): Promise<FileId> {
     const row = await this.fileRow(path, name, picture, brand);
-    await this.around.store.write((tx) => addFileRow(tx, row));
+    await this.context.store.write((tx) => addFileRow(tx, row));
     return row.id;
   }
 
@@ -185,9 +185,9 @@ export class Library {
     picture?: PictureFile,
     brand?: string,
   ): Promise<typeof files.$inferInsert> {
-    const id = await this.around.blobs.put(path);
+    const id = await this.context.blobs.put(path);
     const { size } = await stat(path);
-    const created = this.around.now().toISOString();
+    const created = this.context.now().toISOString();
     return { id, name, bytes: size, picture: picture ?? null, brand: brand ?? null, created };
   }
 }

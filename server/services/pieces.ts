@@ -1,8 +1,8 @@
 import { and, asc, eq, inArray, isNull } from "drizzle-orm";
-import type { CrateAnswer, DressAnswer, PieceAnswer } from "../../core/api";
+import type { CrateAnswer, RebrandAnswer, PieceAnswer } from "../../core/api";
 import type { Brand } from "../../core/brand";
 import { editTo, type Edit, type EditName } from "../../core/edit";
-import { redress } from "../../core/kit";
+import { rebrand } from "../../core/kit";
 import { copyPiece, freeTitle, type Piece } from "../../core/piece";
 import { problem } from "../../core/problem";
 import type { Transaction } from "../store/database";
@@ -19,7 +19,7 @@ import {
 } from "./edits";
 import type { Placements } from "./placements";
 import { mustHaveBrand, mustHaveNamed } from "./references";
-import type { Surroundings } from "./services";
+import type { ServerContext } from "./services";
 
 /** Crates and their pieces, and every change of a piece with its undo and redo. */
 export class Pieces {
@@ -27,14 +27,14 @@ export class Pieces {
   private readonly edits: Edits;
 
   constructor(
-    private readonly around: Surroundings,
+    private readonly context: ServerContext,
     private readonly placements: Placements,
   ) {
-    this.edits = new Edits(placements, () => around.now().getTime());
+    this.edits = new Edits(placements, () => context.now().getTime());
   }
 
   async crates(): Promise<CrateAnswer[]> {
-    const rows = await this.around.store.read
+    const rows = await this.context.store.read
       .select()
       .from(crates)
       .where(isNull(crates.deleted))
@@ -43,11 +43,11 @@ export class Pieces {
   }
 
   async crate(id: string): Promise<CrateAnswer> {
-    return this.withPieces(await mustHaveCrate(this.around.store.read, id));
+    return this.withPieces(await mustHaveCrate(this.context.store.read, id));
   }
 
   private async withPieces(row: typeof crates.$inferSelect): Promise<CrateAnswer> {
-    const { read } = this.around.store;
+    const { read } = this.context.store;
     const found = await read
       .select()
       .from(pieces)
@@ -68,8 +68,8 @@ export class Pieces {
   }
 
   async addCrate(name: string, brand: string): Promise<CrateAnswer> {
-    const id = this.around.newId();
-    await this.around.store.write(async (tx) => {
+    const id = this.context.newId();
+    await this.context.store.write(async (tx) => {
       await mustHaveBrand(tx, brand);
       await tx.insert(crates).values({ id, name, brand, created: this.created() });
     });
@@ -77,7 +77,7 @@ export class Pieces {
   }
 
   async get(id: string, author: Author = NOBODY): Promise<PieceAnswer> {
-    return answer(this.around.store.read, id, author);
+    return answer(this.context.store.read, id, author);
   }
 
   /** A new piece in a crate that starts as a copy of another; the other is not touched. */
@@ -85,7 +85,7 @@ export class Pieces {
     return this.addTo(crateId, async (tx, { id, brand, taken }) => {
       const { document } = await mustHave(tx, from);
       const copied = copyPiece(document, id, freeTitle(title ?? document.title, taken));
-      return dressedFor(tx, brand, copied);
+      return rebranded(tx, brand, copied);
     });
   }
 
@@ -94,12 +94,12 @@ export class Pieces {
     crateId: string,
     make: (id: string, brand: Brand) => Promise<Piece>,
   ): Promise<PieceAnswer> {
-    const { read } = this.around.store;
+    const { read } = this.context.store;
     const crate = await mustHaveCrate(read, crateId);
     const [kit] = await read.select().from(brands).where(eq(brands.id, crate.brand));
-    const made = await make(this.around.newId(), kit!.document);
+    const made = await make(this.context.newId(), kit!.document);
     return this.addTo(crateId, async (tx, { brand, taken }) =>
-      dressedFor(tx, brand, { ...made, title: freeTitle(made.title, taken) }),
+      rebranded(tx, brand, { ...made, title: freeTitle(made.title, taken) }),
     );
   }
 
@@ -110,12 +110,12 @@ export class Pieces {
       about: { id: string; brand: string; taken: string[] },
     ) => Promise<Piece>,
   ): Promise<PieceAnswer> {
-    return this.around.store.write(async (tx) => {
+    return this.context.store.write(async (tx) => {
       const crate = await mustHaveCrate(tx, crateId);
       const siblings = await tx.select().from(pieces).where(eq(pieces.crate, crateId));
       const taken = siblings.map((row) => row.document.title);
       const position = Math.max(-1, ...siblings.map((row) => row.position)) + 1;
-      const about = { id: this.around.newId(), brand: crate.brand, taken };
+      const about = { id: this.context.newId(), brand: crate.brand, taken };
       const document = await make(tx, about);
       await mustHaveNamed(tx, this.placements, document);
       const created = this.created();
@@ -133,42 +133,42 @@ export class Pieces {
     });
   }
 
-  /** Dresses a whole crate, and what comes into it later, in another brand. Each piece can be undone by itself. */
-  async dressCrate(id: string, brand: string): Promise<DressAnswer> {
+  /** Gives a whole crate, and what comes into it later, another brand. Each piece can be undone by itself. */
+  async rebrandCrate(id: string, brand: string): Promise<RebrandAnswer> {
     return this.announced(
-      await this.around.store.write(async (tx) => {
+      await this.context.store.write(async (tx) => {
         await mustHaveCrate(tx, id);
         const rows = await tx.select().from(pieces).where(eq(pieces.crate, id));
-        const answer = await this.dress(tx, rows, brand);
+        const answer = await this.rebrand(tx, rows, brand);
         await tx.update(crates).set({ brand }).where(eq(crates.id, id));
         return answer;
       }),
     );
   }
 
-  /** Dresses every crate and piece of one brand in another, as a part of what `tx` does. */
-  async dressAll(tx: Transaction, from: string, to: string): Promise<DressAnswer> {
+  /** Gives every crate and piece of one brand another, as a part of what `tx` does. */
+  async rebrandAll(tx: Transaction, from: string, to: string): Promise<RebrandAnswer> {
     const rows = await tx.select().from(pieces);
     const wearing = rows.filter(({ document }) => document.brand === from);
-    const answer = await this.dress(tx, wearing, to);
+    const answer = await this.rebrand(tx, wearing, to);
     await tx.update(crates).set({ brand: to }).where(eq(crates.brand, from));
     return answer;
   }
 
-  private async dress(tx: Transaction, rows: PieceRow[], brand: string): Promise<DressAnswer> {
+  private async rebrand(tx: Transaction, rows: PieceRow[], brand: string): Promise<RebrandAnswer> {
     const all = await tx.select().from(brands);
     const kits = new Map(all.map(({ id, document }) => [id, document]));
     const to = kits.get(brand);
     if (!to) throw problem("not-found", { what: "brand", id: brand });
-    const dressed: DressAnswer["pieces"] = [];
+    const done: RebrandAnswer["pieces"] = [];
     for (const row of rows) {
       const { document } = row;
       if (document.brand === brand) continue;
-      const { piece, notes } = redress(document, kits.get(document.brand) ?? to, to);
+      const { piece, notes } = rebrand(document, kits.get(document.brand) ?? to, to);
       await this.become(tx, row, piece, "brand");
-      dressed.push({ id: document.id, title: document.title, notes });
+      done.push({ id: document.id, title: document.title, notes });
     }
-    return { pieces: dressed };
+    return { pieces: done };
   }
 
   /**
@@ -177,9 +177,9 @@ export class Pieces {
    */
   async fitInto(tx: Transaction, row: PieceRow, brand: string, taken: string[]): Promise<void> {
     const { document } = row;
-    const dressed = await dressedFor(tx, brand, document);
-    const after = await this.become(tx, row, dressed, "brand");
-    await this.become(tx, after, { ...dressed, title: freeTitle(dressed.title, taken) });
+    const own = await rebranded(tx, brand, document);
+    const after = await this.become(tx, row, own, "brand");
+    await this.become(tx, after, { ...own, title: freeTitle(own.title, taken) });
   }
 
   /** What the program makes of a piece, as a step that anybody may take back. */
@@ -193,8 +193,8 @@ export class Pieces {
     return edit ? this.edits.make(tx, row, edit) : row;
   }
 
-  /** Tells open windows of pieces that were dressed. */
-  async announced(answer: DressAnswer): Promise<DressAnswer> {
+  /** Tells open windows of pieces that were rebranded. */
+  async announced(answer: RebrandAnswer): Promise<RebrandAnswer> {
     for (const { id } of answer.pieces) this.events.announce(id, (await this.get(id)).revision);
     return answer;
   }
@@ -217,7 +217,7 @@ export class Pieces {
     author: Author = NOBODY,
     change: (tx: Transaction, row: PieceRow) => Promise<string | void>,
   ): Promise<PieceAnswer> {
-    const result = await this.around.store.write(async (tx) => {
+    const result = await this.context.store.write(async (tx) => {
       const note = await change(tx, await mustHave(tx, id));
       return { ...(await answer(tx, id, author)), ...(note ? { note } : {}) };
     });
@@ -226,12 +226,12 @@ export class Pieces {
   }
 
   private created(): string {
-    return this.around.now().toISOString();
+    return this.context.now().toISOString();
   }
 }
 
 /** A piece in another brand's clothes. */
-async function dressedFor(reader: Reader, brand: string, piece: Piece): Promise<Piece> {
+async function rebranded(reader: Reader, brand: string, piece: Piece): Promise<Piece> {
   if (piece.brand === brand) return piece;
   const found = await reader
     .select()
@@ -240,7 +240,7 @@ async function dressedFor(reader: Reader, brand: string, piece: Piece): Promise<
   const kit = (id: string) => found.find((row) => row.id === id)?.document;
   const to = kit(brand);
   if (!to) throw problem("not-found", { what: "brand", id: brand });
-  return redress(piece, kit(piece.brand) ?? to, to).piece;
+  return rebrand(piece, kit(piece.brand) ?? to, to).piece;
 }
 
 export async function mustHaveCrate(reader: Reader, id: string) {

@@ -16,15 +16,15 @@ import { problem } from "../../core/problem";
 import { same } from "../../core/same";
 import type { Transaction } from "../store/database";
 import { crates, pieces, placements } from "../store/tables";
-import type { Surroundings } from "./services";
+import type { ServerContext } from "./services";
 
 type Reader = Pick<Transaction, "select">;
 
 /** The team's placement catalogue: the shipped one with what the team has corrected, retired and added. */
 export class Placements {
-  constructor(private readonly around: Surroundings) {}
+  constructor(private readonly context: ServerContext) {}
 
-  async catalogue(reader: Reader = this.around.store.read): Promise<Catalogue> {
+  async catalogue(reader: Reader = this.context.store.read): Promise<Catalogue> {
     const rows = await reader.select().from(placements).orderBy(asc(placements.created));
     return withTeam(rows.map((row) => row.document));
   }
@@ -35,7 +35,7 @@ export class Placements {
 
   /** A new placement, under an id made of its name. */
   async add(wanted: Omit<Placement, "id">): Promise<Placement> {
-    return this.around.store.write(async (tx) => {
+    return this.context.store.write(async (tx) => {
       const taken = new Set((await this.catalogue(tx)).placements.map(({ id }) => id));
       const placement = { ...wanted, id: freeId(wanted.name.toLowerCase(), taken, "placement") };
       await this.put(tx, placement);
@@ -45,7 +45,7 @@ export class Placements {
 
   /** Corrects, renames, retires or brings back one that is there. Its id stays. */
   async change(id: string, wanted: Omit<Placement, "id">): Promise<Placement> {
-    return this.around.store.write(async (tx) => {
+    return this.context.store.write(async (tx) => {
       known(id, await this.lookup(tx));
       const placement = { ...wanted, id };
       await this.put(tx, placement);
@@ -55,7 +55,7 @@ export class Placements {
 
   /** Gives a shipped placement its shipped facts back; an added one goes, if no piece has it. */
   async remove(id: string): Promise<Catalogue> {
-    return this.around.store.write(async (tx) => {
+    return this.context.store.write(async (tx) => {
       const { name } = known(id, await this.lookup(tx));
       const [user] = isShipped(id) ? [] : await this.usersOf(tx, id);
       if (user) throw problem("placement-in-use", { name, piece: user.title });
@@ -66,7 +66,7 @@ export class Placements {
 
   /** Takes placements in: those of a known id are corrected, the others are added. All or none. */
   async take(wanted: readonly Placement[]): Promise<PlacementImport> {
-    return this.around.store.write(async (tx) => {
+    return this.context.store.write(async (tx) => {
       const before = await this.lookup(tx);
       const result: PlacementImport = { added: [], changed: [], same: [] };
       for (const placement of wanted) {
@@ -82,7 +82,7 @@ export class Placements {
   /** The pieces that go to a placement. */
   async users(id: string): Promise<PlacementUse[]> {
     known(id, await this.lookup());
-    return this.usersOf(this.around.store.read, id);
+    return this.usersOf(this.context.store.read, id);
   }
 
   private async usersOf(reader: Reader, id: string): Promise<PlacementUse[]> {
@@ -98,7 +98,7 @@ export class Placements {
 
   private async put(tx: Transaction, placement: Placement): Promise<void> {
     refuseUnpaintable(placement);
-    const created = this.around.now().toISOString();
+    const created = this.context.now().toISOString();
     await tx
       .insert(placements)
       .values({ id: placement.id, document: placement, created })

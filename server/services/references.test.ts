@@ -16,7 +16,7 @@ describe("what documents name is there", () => {
 
   it("undo passes over a brand that was deleted, says so, and goes on to what was before", async () => {
     await type("Harbour light", "Boats at rest");
-    await server.ask("POST", "/api/crates/boats-at-rest/dress", { brand: "saltlight" });
+    await server.ask("POST", "/api/crates/boats-at-rest/brand", { brand: "saltlight" });
     expect((await server.ask("DELETE", "/api/brands/quillmere", { instead: "saltlight" })).status) //
       .to.equal(200);
     const { body } = await undo();
@@ -49,7 +49,7 @@ describe("what documents name is there", () => {
       (one: { brand: string }) => one.brand !== "quillmere",
     );
     const before = await piece();
-    const { body } = await server.ask("PUT", `${at}/keeping`, { crate: crate.id });
+    const { body } = await server.ask("PUT", `${at}/filing`, { crate: crate.id });
     expect(body.piece.brand).to.equal(crate.brand);
     expect(body).to.deep.include({ undo: "another brand", revision: 1 });
     expect((await undo()).body.piece).to.deep.equal(before);
@@ -65,7 +65,7 @@ describe("what documents name is there", () => {
       text: { shelf: families[0]!.id },
     });
     const [, deleted] = await Promise.allSettled([
-      pieces.dressCrate("autumn-lessons", kit.id),
+      pieces.rebrandCrate("autumn-lessons", kit.id),
       kits.remove(kit.id),
     ]);
     expect(deleted.status).to.equal("rejected");

@@ -4,12 +4,12 @@ import type { RefitTask } from "../render/task";
 import type { Library } from "./library";
 import type { Pieces } from "./pieces";
 import type { Placements } from "./placements";
-import type { Surroundings } from "./services";
+import type { ServerContext } from "./services";
 
 /** What a size could be, before anything is changed. */
 export class Refits {
   constructor(
-    private readonly around: Surroundings,
+    private readonly context: ServerContext,
     private readonly pieces: Pieces,
     private readonly library: Library,
     private readonly placements: Placements,
@@ -17,12 +17,12 @@ export class Refits {
 
   /** The best layouts of one size, the best first. Throws `placement-unknown`. */
   async layouts(id: string, placement: string): Promise<LayoutChoices> {
-    return { layouts: await this.around.pool.layouts(await this.task(id, placement)) };
+    return { layouts: await this.context.pool.layouts(await this.task(id, placement)) };
   }
 
   /** The piece as it would be with another lead size. Throws `placement-unknown`. */
   async withLead(id: string, placement: string): Promise<Piece> {
-    return this.around.pool.withLead(await this.task(id, placement));
+    return this.context.pool.withLead(await this.task(id, placement));
   }
 
   /** All sizes of a piece on one page, and a name for the file. */
@@ -31,9 +31,9 @@ export class Refits {
     const brand = await this.library.brand(piece.brand);
     const lookup = await this.placements.lookup();
     const placements = piece.sizes.map(({ placement }) => knownPlacement(piece, placement, lookup));
-    const date = new Intl.DateTimeFormat("en-GB", { dateStyle: "long" }).format(this.around.now());
+    const date = new Intl.DateTimeFormat("en-GB", { dateStyle: "long" }).format(this.context.now());
     const about = { crate: crate.name, title: piece.title, brand: brand.name, date };
-    const bytes = await this.around.pool.sizeSheet({ piece, brand, placements, about, format });
+    const bytes = await this.context.pool.sizeSheet({ piece, brand, placements, about, format });
     return { name: `${piece.title}, all sizes.${format}`, bytes };
   }
 

@@ -2,7 +2,7 @@ import sharp from "sharp";
 import type { PictureFile } from "../../core/files";
 import { Kept } from "../../core/kept";
 import { copyAt } from "../render/rendition";
-import type { Surroundings } from "./services";
+import type { ServerContext } from "./services";
 
 /** Bytes; all of them are on the disk too. */
 const MOST_KEPT = 48 * 1024 * 1024;
@@ -11,7 +11,7 @@ const MOST_KEPT = 48 * 1024 * 1024;
 export class Renditions {
   private readonly kept = new Kept<Buffer>(MOST_KEPT, ({ length }) => length);
 
-  constructor(private readonly around: Surroundings) {}
+  constructor(private readonly context: ServerContext) {}
 
   /** WebP without loss, `width` pixels wide, or the picture's own width when that is less and it is no vector. */
   get(picture: PictureFile, width: number): Promise<Buffer> {
@@ -20,7 +20,7 @@ export class Renditions {
   }
 
   private async make(picture: PictureFile, width: number): Promise<Buffer> {
-    const { blobs, made } = this.around;
+    const { blobs, made } = this.context;
     const name = ["renditions", `${picture.id}-${width}.webp`] as const;
     const kept = await made.read(name);
     if (kept) return kept;

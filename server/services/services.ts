@@ -9,7 +9,7 @@ import type { RenderPool } from "../render/pool";
 import type { Store } from "../store/database";
 
 /** What the services work with; made once, at start. The clock is one of them so that tests can hold it. */
-export interface Surroundings {
+export interface ServerContext {
   store: Store;
   blobs: Blobs;
   /** Stored files and shipped fonts. */

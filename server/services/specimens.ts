@@ -6,12 +6,12 @@ import { problem } from "../../core/problem";
 import { brandSheet, inFont, specimen, type Specimen } from "../../core/specimen";
 import { scratchIn } from "../files/scratch";
 import type { Library } from "./library";
-import type { Surroundings } from "./services";
+import type { ServerContext } from "./services";
 
 /** Pages that show what can be painted in a brand, made on the server as any other graphic. */
 export class Specimens {
   constructor(
-    private readonly around: Surroundings,
+    private readonly context: ServerContext,
     private readonly library: Library,
   ) {}
 
@@ -33,7 +33,7 @@ export class Specimens {
   /** The whole brand sheet as a PDF. */
   async sheet(brandId: string): Promise<{ name: string; bytes: Uint8Array }> {
     const brand = await this.library.brand(brandId);
-    return { name: brand.name, bytes: await this.around.pool.sheet(brand) };
+    return { name: brand.name, bytes: await this.context.pool.sheet(brand) };
   }
 
   private async image(
@@ -44,11 +44,11 @@ export class Specimens {
   ): Promise<Buffer> {
     const page = pages.find(({ id }) => id === pageId);
     if (!page) throw problem("not-found", { what: "page", id: pageId });
-    const folder = await scratchIn(this.around.folder);
+    const folder = await scratchIn(this.context.folder);
     try {
       const path = join(folder, "page");
       const { piece, placement } = page;
-      await this.around.pool.run({ piece, brand, placement, format, scale, path });
+      await this.context.pool.run({ piece, brand, placement, format, scale, path });
       return await readFile(path);
     } finally {
       await rm(folder, { recursive: true, force: true });

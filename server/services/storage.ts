@@ -3,19 +3,19 @@ import { join } from "node:path";
 import type { StorageAnswer } from "../../core/api";
 import { isStaged } from "../backup/restore";
 import type { Bin } from "./bin";
-import type { Surroundings } from "./services";
+import type { ServerContext } from "./services";
 
 const KINDS = ["files", "batches", "deliveries", "renditions"] as const;
 
 /** How much room everything takes, and what could be done without. */
 export class Storage {
   constructor(
-    private readonly around: Surroundings,
+    private readonly context: ServerContext,
     private readonly bin: Bin,
   ) {}
 
   async look(): Promise<StorageAnswer> {
-    const { folder, made, store } = this.around;
+    const { folder, made, store } = this.context;
     const usage = await Promise.all(
       KINDS.map(async (kind) => ({ kind, ...(await made.used(kind)) })),
     );

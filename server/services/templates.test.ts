@@ -49,8 +49,8 @@ describe("crates and pieces", () => {
   after(() => server.close());
   const crate = async (id: string) => (await server.ask("GET", `/api/crates/${id}`)).body;
   const ids = (pieces: { id: string }[]) => pieces.map(({ id }) => id);
-  const keep = (id: string, keeping: object) =>
-    server.ask("PUT", `/api/pieces/${id}/keeping`, keeping);
+  const keep = (id: string, filing: object) =>
+    server.ask("PUT", `/api/pieces/${id}/filing`, filing);
 
   it("are renamed, put aside and brought back, and moved in the other crate's brand", async () => {
     await server.ask("PUT", "/api/crates/boats-at-rest", { name: "Boats, resting" });

@@ -7,12 +7,12 @@ import { designOf, shippedTemplates } from "../../core/templates";
 import { templates } from "../store/tables";
 import type { Pieces } from "./pieces";
 import { putAwayTemplate } from "./put-away";
-import type { Surroundings } from "./services";
+import type { ServerContext } from "./services";
 
 /** What can be begun with: the templates that ship with the program and those of the house. */
 export class Templates {
   constructor(
-    private readonly around: Surroundings,
+    private readonly context: ServerContext,
     private readonly pieces: Pieces,
   ) {}
 
@@ -42,7 +42,7 @@ export class Templates {
     const { piece } = await this.pieces.get(from);
     const { note: _note, ...rest } = before;
     const document = { ...rest, ...about, design: designOf(piece) };
-    await this.around.store.write((tx) =>
+    await this.context.store.write((tx) =>
       tx.update(templates).set({ document }).where(eq(templates.id, id)),
     );
     return document;
@@ -56,8 +56,8 @@ export class Templates {
   /** Puts a template in the bin. */
   async remove(id: string): Promise<TemplateList> {
     await this.ofTheHouse(id);
-    const deleted = this.around.now().toISOString();
-    await this.around.store.write((tx) => putAwayTemplate(tx, id, deleted));
+    const deleted = this.context.now().toISOString();
+    await this.context.store.write((tx) => putAwayTemplate(tx, id, deleted));
     return this.list();
   }
 
@@ -69,7 +69,7 @@ export class Templates {
   }
 
   private async own(): Promise<Template[]> {
-    const { read } = this.around.store;
+    const { read } = this.context.store;
     const rows = await read.select().from(templates).orderBy(asc(templates.created));
     return rows.map((row) => row.document);
   }
@@ -77,9 +77,9 @@ export class Templates {
   private async put(template: Template): Promise<Template> {
     const taken = (await this.own()).map(({ name }) => name);
     const name = freeTitle(template.name, taken);
-    const document = { ...template, id: `house-${this.around.newId()}`, name };
-    const created = this.around.now().toISOString();
-    await this.around.store.write((tx) =>
+    const document = { ...template, id: `house-${this.context.newId()}`, name };
+    const created = this.context.now().toISOString();
+    await this.context.store.write((tx) =>
       tx.insert(templates).values({ id: document.id, document, created }),
     );
     return document;

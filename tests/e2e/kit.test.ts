@@ -78,9 +78,9 @@ describe("a kit that is there", () => {
   it("is worn by a whole crate in one action, with what to look at", async () => {
     const page = await stage.open("/");
     const crate = page.getByRole("region", { name: "Boats at Rest" });
-    await crate.getByRole("button", { name: "Dress anew" }).click();
-    await page.getByRole("button", { name: "Dress them" }).click();
-    await page.getByText("dressed anew. Each can be undone by itself.").waitFor();
+    await crate.getByRole("button", { name: "Change brand" }).click();
+    await page.getByRole("button", { name: "Change it" }).click();
+    await page.getByText("changed. Each can be undone by itself.").waitFor();
     const { brand, pieces } = await stage.program.ask<CrateAnswer>("/api/crates/boats-at-rest");
     expect(new Set([brand, ...pieces.map((piece) => piece.brand)])).to.have.lengthOf(1);
     expect(brand).to.equal("saltlight");

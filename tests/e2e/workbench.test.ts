@@ -75,7 +75,7 @@ describe("the workbench", () => {
     expect(after.filter((shot, index) => shot !== before[index])).to.have.lengthOf.at.least(13);
   });
 
-  it("dresses a piece in another spread and another brand", async () => {
+  it("gives a piece another spread and another brand", async () => {
     await open("float-before-lunch", "look");
     const cards = page.locator(".choices button");
     expect(await cards.count()).to.be.greaterThan(4);

@@ -110,7 +110,7 @@ async function serverOver(data: string, faces: FaceFinder): Promise<TestServer> 
     },
     async close() {
       await app.close();
-      await services.around.jobs.close();
+      await services.context.jobs.close();
       await pool.close();
       await store.close();
     },

@@ -10,7 +10,7 @@ import {
   DeliveryAnswer,
   FontAnswer,
   DeliveryList,
-  DressAnswer,
+  RebrandAnswer,
   ImportAnswer,
   LayoutChoices,
   OutdatedList,
@@ -31,7 +31,7 @@ import {
   type LogoWish,
   type NewPiece,
   type NewTemplate,
-  type PieceKeeping,
+  type PieceFiling,
   type PlacementFacts,
   type SpreadPinning,
 } from "../../core/api";
@@ -119,8 +119,8 @@ export const api = {
     get(Piece, `/api/pieces/${piece}/with-lead?placement=${encodeURIComponent(placement)}`),
   pictures: () => get(PictureList, "/api/pictures"),
   renameCrate: (id: string, name: string) => ask(CrateAnswer, "PUT", `/api/crates/${id}`, { name }),
-  keepPiece: (id: string, keeping: PieceKeeping) =>
-    ask(PieceAnswer, "PUT", `/api/pieces/${id}/keeping`, keeping),
+  filePiece: (id: string, filing: PieceFiling) =>
+    ask(PieceAnswer, "PUT", `/api/pieces/${id}/filing`, filing),
   addCrate: (name: string, brand: string) => post(CrateAnswer, "/api/crates", { name, brand }),
   templates: () => get(TemplateList, "/api/templates"),
   addTemplate: (wanted: NewTemplate) => post(Template, "/api/templates", wanted),
@@ -152,12 +152,12 @@ export const api = {
   lockBrand: (id: string, to: "lock" | "unlock", key: string) =>
     post(z.object({ locked: z.boolean() }), `/api/brands/${id}/${to}`, { key }),
   removeBrand: (id: string, instead?: string, key?: string) =>
-    ask(DressAnswer, "DELETE", `/api/brands/${id}`, { instead, key }),
+    ask(RebrandAnswer, "DELETE", `/api/brands/${id}`, { instead, key }),
   outdated: (brand: string) => get(OutdatedList, `/api/brands/${brand}/outdated`),
   logoVersion: (picture: string, wish: LogoWish) =>
     post(PictureFile, `/api/pictures/${picture}/logo`, wish),
-  dressCrate: (crate: string, brand: string) =>
-    post(DressAnswer, `/api/crates/${crate}/dress`, { brand }),
+  rebrandCrate: (crate: string, brand: string) =>
+    post(RebrandAnswer, `/api/crates/${crate}/brand`, { brand }),
   brandVersions: (id: string) => get(BrandVersionList, `/api/brands/${id}/versions`),
   proposeColours: (file: File) => post(PaletteAnswer, "/api/palettes", form(file)),
   addFont: (file: File) => post(FontAnswer, "/api/fonts", form(file)),

@@ -2,13 +2,13 @@
 import { Download, Plus, Shirt } from "@lucide/vue";
 import { NButton } from "naive-ui";
 import { computed, ref } from "vue";
-import type { CrateAnswer, PieceKeeping } from "../../core/api";
+import type { CrateAnswer, PieceFiling } from "../../core/api";
 import { api } from "../api/client";
 import { useLibrary } from "../stores/library";
 import { useToasts } from "../stores/toasts";
 import { counted } from "./counted";
 import DeleteButton from "./DeleteButton.vue";
-import DressCrate from "./DressCrate.vue";
+import CrateBrand from "./CrateBrand.vue";
 import PieceCard from "./PieceCard.vue";
 
 const props = defineProps<{ crate: CrateAnswer }>();
@@ -16,8 +16,8 @@ const emit = defineEmits<{ start: [crate: string, from: string] }>();
 
 const library = useLibrary();
 const toasts = useToasts();
-async function keep(piece: string, keeping: PieceKeeping): Promise<void> {
-  await act(() => api.keepPiece(piece, keeping));
+async function keep(piece: string, filing: PieceFiling): Promise<void> {
+  await act(() => api.filePiece(piece, filing));
 }
 
 /** An empty name is put back. */
@@ -45,7 +45,7 @@ async function remove(kind: "crate" | "piece", id: string, name: string): Promis
     toasts.tell(`“${name}” is in the bin for 30 days; look under Storage to bring it back.`);
 }
 
-const dressing = ref(false);
+const rebranding = ref(false);
 const brand = computed(() => library.brandById.get(props.crate.brand));
 </script>
 
@@ -80,9 +80,9 @@ const brand = computed(() => library.brandById.get(props.crate.brand));
       <button
         v-if="crate.pieces.length > 0 && library.brands.length > 1"
         class="button plain"
-        @click="dressing = true"
+        @click="rebranding = true"
       >
-        <Shirt :size="16" aria-hidden="true" /> Dress anew
+        <Shirt :size="16" aria-hidden="true" /> Change brand
       </button>
       <a class="button plain" :href="`/api/crates/${crate.id}/bundle`" download>
         <Download :size="16" aria-hidden="true" /> Export
@@ -93,7 +93,7 @@ const brand = computed(() => library.brandById.get(props.crate.brand));
         @remove="remove('crate', crate.id, crate.name)"
       />
     </header>
-    <DressCrate v-model:shown="dressing" :crate="crate" />
+    <CrateBrand v-model:shown="rebranding" :crate="crate" />
     <p v-if="crate.pieces.length === 0" class="quiet">
       This crate is empty. Begin with what the first piece should say.
     </p>

@@ -8,7 +8,7 @@ import { useToasts } from "../stores/toasts";
 import { counted } from "./counted";
 import DialogCard from "./DialogCard.vue";
 
-/** Locking a kit with a key, and deleting it; what wears it is dressed in another first. */
+/** Locking a kit with a key, and deleting it; what has it gets another first. */
 const props = defineProps<{ brand: Brand; pieces: number }>();
 
 const library = useLibrary();
@@ -56,8 +56,9 @@ async function act(): Promise<void> {
 async function remove(): Promise<void> {
   const to = inUse.value ? instead.value : undefined;
   const { pieces } = await api.removeBrand(props.brand.id, to, key.value || undefined);
-  const dressed = pieces.length > 0 ? ` ${counted(pieces.length, "piece")} dressed anew.` : "";
-  toasts.tell(`${props.brand.name} was deleted; it can be brought back for 30 days.${dressed}`);
+  const rebranded =
+    pieces.length > 0 ? ` ${counted(pieces.length, "piece")} got another brand.` : "";
+  toasts.tell(`${props.brand.name} was deleted; it can be brought back for 30 days.${rebranded}`);
   await router.push({ name: "crates" });
 }
 </script>

@@ -7,7 +7,7 @@ import type { PictureFilling } from "../../core/piece";
 import { useLibrary } from "../stores/library";
 import { usePiece } from "../stores/piece";
 import { useToasts } from "../stores/toasts";
-import { toldOf } from "./areas";
+import { describeAreas } from "./areas";
 import PictureAreas from "./PictureAreas.vue";
 import PictureShelf from "./PictureShelf.vue";
 import { slotName as nameOf } from "../../core/message";
@@ -27,7 +27,7 @@ const file = computed(() => library.pictures.find(({ id }) => id === props.filli
 /** What a person has said, else what was found. */
 const areas = computed(() => props.filling.areas ?? file.value?.areas ?? []);
 const about = computed(() =>
-  toldOf(areas.value, props.filling.areas !== undefined, file.value?.facesSought ?? false),
+  describeAreas(areas.value, props.filling.areas !== undefined, file.value?.facesSought ?? false),
 );
 
 function keep(kept: Area[] | undefined): void {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Archive, CopyPlus } from "@lucide/vue";
 import { computed } from "vue";
-import type { PieceKeeping } from "../../core/api";
+import type { PieceFiling } from "../../core/api";
 import type { Piece } from "../../core/piece";
 import { useLibrary } from "../stores/library";
 import { useWall } from "../wall/use-wall";
@@ -10,7 +10,7 @@ import GraphicTile from "./GraphicTile.vue";
 
 /** A piece on its crate's shelf: the lead size, and three others small beside it. */
 const props = defineProps<{ piece: Piece }>();
-const emit = defineEmits<{ start: []; keep: [keeping: PieceKeeping]; remove: [] }>();
+const emit = defineEmits<{ start: []; keep: [filing: PieceFiling]; remove: [] }>();
 
 const library = useLibrary();
 const wall = useWall({
@@ -22,7 +22,7 @@ const wall = useWall({
 const elsewhere = computed(() =>
   library.crates.filter(({ pieces }) => !pieces.some(({ id }) => id === props.piece.id)),
 );
-const keep = (keeping: PieceKeeping): void => emit("keep", keeping);
+const keep = (filing: PieceFiling): void => emit("keep", filing);
 
 const HEIGHT = 240;
 const lead = computed(() => library.placementOf(props.piece, props.piece.lead));

@@ -1,7 +1,7 @@
 import { expect } from "chai";
 import fc from "fast-check";
 import { Area } from "../../core/files";
-import { alone, drawn, grown, moved, pointedAt, toggled, toldOf } from "./areas";
+import { alone, drawn, grown, moved, pointedAt, toggled, describeAreas } from "./areas";
 
 const face = (x: number): Area => ({
   kind: "face",
@@ -64,10 +64,12 @@ describe("what a person says of a picture's areas", () => {
   });
 
   it("is told in words", () => {
-    expect(toldOf([face(0.1), face(0.4)], false, true)).to.equal("2 faces are kept whole");
-    expect(toldOf([found], false, true)).to.equal("what it shows is kept whole");
-    expect(toldOf([{ ...found, weight: 0.4 }], false, true)).to.contain("a scene");
-    expect(toldOf([{ ...found, x: 0, y: 0, width: 1, height: 1 }], false, true)).to.contain("page");
-    expect(toldOf([], false, false)).to.contain("faces were not looked for");
+    expect(describeAreas([face(0.1), face(0.4)], false, true)).to.equal("2 faces are kept whole");
+    expect(describeAreas([found], false, true)).to.equal("what it shows is kept whole");
+    expect(describeAreas([{ ...found, weight: 0.4 }], false, true)).to.contain("a scene");
+    expect(describeAreas([{ ...found, x: 0, y: 0, width: 1, height: 1 }], false, true)).to.contain(
+      "page",
+    );
+    expect(describeAreas([], false, false)).to.contain("faces were not looked for");
   });
 });

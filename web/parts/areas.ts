@@ -70,7 +70,7 @@ export const alone = (areas: readonly Area[], index: number): Area[] =>
   );
 
 /** What is kept, in words. `sought` says whether faces were looked for. */
-export function toldOf(areas: readonly Area[], said: boolean, sought: boolean): string {
+export function describeAreas(areas: readonly Area[], said: boolean, sought: boolean): string {
   const faces = areas.filter(({ kind, weight }) => kind === "face" && weight > 0).length;
   if (faces > 0) return faces === 1 ? "1 face is kept whole" : `${faces} faces are kept whole`;
   if (said) return "you said what matters";

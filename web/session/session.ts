@@ -25,7 +25,7 @@ export interface PieceServer {
   listen(id: string, changed: (revision: number) => void): () => void;
 }
 
-export interface Around {
+export interface SessionContext {
   server: PieceServer;
   /** What waits to be saved; it outlives the page. */
   queue: EditQueue;
@@ -93,11 +93,11 @@ export class Session {
 
   constructor(
     readonly id: string,
-    private readonly around: Around,
+    private readonly context: SessionContext,
   ) {}
 
   async open(): Promise<void> {
-    const { server, queue } = this.around;
+    const { server, queue } = this.context;
     this.set({ failure: "", saving: queue.first ? "saving" : "saved" });
     try {
       this.take(await server.piece(this.id));
@@ -122,7 +122,7 @@ export class Session {
 
   /** Shows a change now and saves it soon. Throws when it does not fit the piece. */
   change(made: Edit): void {
-    const { queue, now } = this.around;
+    const { queue, now } = this.context;
     const was = this.state.piece;
     if (!was || this.closed) return;
     const piece = applyEdit(was, made);
@@ -145,7 +145,7 @@ export class Session {
 
   /** Its own, or that of the edit before when the same was changed just now: typing goes into one step. */
   private gestureOf(edit: Edit): string {
-    const { now, newGesture } = this.around;
+    const { now, newGesture } = this.context;
     if (edit.gesture !== undefined) return edit.gesture;
     const { last } = this;
     // Whoever writes over what is stuck puts it in its place.
@@ -167,7 +167,7 @@ export class Session {
 
   /** Lets go of what is stuck: the piece is as the server has it, with what waits behind on top. */
   async takeTheirs(): Promise<void> {
-    const { server, queue, tell } = this.around;
+    const { server, queue, tell } = this.context;
     try {
       const answer = await server.piece(this.id);
       if (!this.state.stuck) return;
@@ -190,7 +190,7 @@ export class Session {
   }
 
   private async step(ask: (server: PieceServer) => Promise<PieceAnswer>): Promise<void> {
-    const { server, queue, tell } = this.around;
+    const { server, queue, tell } = this.context;
     await this.save();
     if (!this.state.piece) return;
     if (queue.first) return tell("Your last changes are not saved yet; undo works when they are.");
@@ -209,7 +209,7 @@ export class Session {
   /** Whoever writes over what was refused has decided; a conflict stays one until it is settled. */
   private stillStuck(before: Edit | undefined): Stuck | undefined {
     const { stuck } = this.state;
-    const { first } = this.around.queue;
+    const { first } = this.context.queue;
     if (!stuck || !first) return undefined;
     return first === before || stuck.why === "conflict" ? { ...stuck, edit: first } : undefined;
   }
@@ -221,12 +221,12 @@ export class Session {
   }
 
   private async sendAll(force: boolean): Promise<void> {
-    const { server, queue } = this.around;
+    const { server, queue } = this.context;
     let forced = force;
     try {
       while (queue.first) {
         this.set({ saving: "saving" });
-        const options = { force: forced, shown: this.around.shown() };
+        const options = { force: forced, shown: this.context.shown() };
         const answer = await server.edit(this.id, queue.hand()!, options);
         forced = false;
         this.tries = 0;
@@ -241,7 +241,7 @@ export class Session {
   }
 
   private stumbled(error: unknown): void {
-    const { queue } = this.around;
+    const { queue } = this.context;
     const edit = queue.first;
     if (!(error instanceof RequestError && error.isRefusal) || !edit) return this.wait(error);
     queue.refused();
@@ -258,22 +258,22 @@ export class Session {
   /** A piece that was left is not asked for again: what is unsaved is sent when it is opened next. */
   private saveIn(ms: number): void {
     this.callOff();
-    if (!this.closed) this.callOff = this.around.later(() => void this.save(), ms);
+    if (!this.closed) this.callOff = this.context.later(() => void this.save(), ms);
   }
 
   /** Another window's change comes in; what waits to be saved is put on top of it. */
   private async changedElsewhere(revision: number): Promise<void> {
     // What is being sent brings the newest along.
     if (revision <= this.revision || this.sending) return;
-    const answer = await this.around.server.piece(this.id).catch(() => undefined);
+    const answer = await this.context.server.piece(this.id).catch(() => undefined);
     if (!answer || answer.revision <= this.revision || this.closed) return;
     this.take(answer);
-    this.around.tell("This piece was changed in another window; it is up to date here now.");
+    this.context.tell("This piece was changed in another window; it is up to date here now.");
   }
 
   private take(answer: PieceAnswer): void {
     const { piece, crate, undo, redo, revision } = answer;
-    const { edits } = this.around.queue;
+    const { edits } = this.context.queue;
     this.revision = revision;
     this.set({
       piece: edits.reduce(applyWhereItFits, piece),
@@ -285,7 +285,7 @@ export class Session {
 
   private set(change: Partial<SessionState>): void {
     this.state = { ...this.state, ...change };
-    if (!this.closed) this.around.show(this.state);
+    if (!this.closed) this.context.show(this.state);
   }
 }
 

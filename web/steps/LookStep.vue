@@ -3,7 +3,7 @@ import { LayoutTemplate, Pin, PinOff, Shuffle } from "@lucide/vue";
 import { computed, ref } from "vue";
 import { brandSpreads, defaultSpread } from "../../core/brand";
 import { sameSpread, type Spread } from "../../core/colour";
-import { redress } from "../../core/kit";
+import { rebrand } from "../../core/kit";
 import { api } from "../api/client";
 import InLedger from "../parts/InLedger.vue";
 import OtherArrangements from "../parts/OtherArrangements.vue";
@@ -45,7 +45,7 @@ const cameFrom = computed(() => {
   return origin?.kind === "piece" ? all.find(({ id }) => id === origin.id) : undefined;
 });
 
-function dress(spread: Spread): void {
+function colour(spread: Spread): void {
   open.set(["spread"], spread);
 }
 
@@ -53,7 +53,7 @@ function dress(spread: Spread): void {
 function wear(id: string): void {
   const to = library.brandById.get(id);
   if (!open.piece || !open.brand || !to) return;
-  const { piece, notes } = redress(open.piece, open.brand, to);
+  const { piece, notes } = rebrand(open.piece, open.brand, to);
   page.value = 0;
   open.become(piece, "brand");
   if (notes.length > 0) toasts.tell(`${notes.join("; ")}.`);
@@ -64,7 +64,7 @@ function another(): void {
   const at = all.value.findIndex((spread) => sameSpread(spread, current.value));
   const next = (at + 1) % all.value.length;
   page.value = Math.floor(next / AT_ONCE);
-  dress(all.value[next]!);
+  colour(all.value[next]!);
 }
 
 /** Pinned spreads are the kit's: they come first for every piece of the brand. */
@@ -138,7 +138,7 @@ async function pin(): Promise<void> {
         :brand="open.brand"
         :spread="spread"
         :current="sameSpread(spread, current)"
-        @pick="dress(spread)"
+        @pick="colour(spread)"
       />
     </div>
     <OtherArrangements />

@@ -2,7 +2,7 @@ import { expect } from "chai";
 import { demoBrand, demoPiece } from "../../tests/support/demo";
 import type { Piece } from "../piece";
 import { placementById } from "../placements";
-import { outdated, redress } from "./index";
+import { outdated, rebrand } from "./index";
 
 const quillmere = demoBrand("quillmere");
 const saltlight = demoBrand("saltlight");
@@ -23,7 +23,7 @@ const headlineOf = (piece: Piece) => piece.arrangement.find(({ role }) => role =
 describe("a piece in another brand's clothes", () => {
   it("keeps tokens that name roles, and says nothing about them", () => {
     const before = painted("accent", "#123456");
-    const { piece: after, notes } = redress(before, quillmere, saltlight);
+    const { piece: after, notes } = rebrand(before, quillmere, saltlight);
     expect(headlineOf(after).style).to.include({ colour: "accent" });
     expect(headlineOf(after).style.plate!.colour).to.equal("#123456");
     expect(notes).to.deep.equal([]);
@@ -32,7 +32,7 @@ describe("a piece in another brand's clothes", () => {
 
   it("gives colours their counterpart by role, else the nearest, and says how near", () => {
     const before = painted("sun", "mist");
-    const { piece: after, notes } = redress(before, quillmere, saltlight);
+    const { piece: after, notes } = rebrand(before, quillmere, saltlight);
     const { style } = headlineOf(after);
     expect(style.colour).to.equal("coral");
     expect(saltlight.colours.map(({ id }) => id)).to.include(style.plate!.colour);
@@ -43,7 +43,7 @@ describe("a piece in another brand's clothes", () => {
 
   it("names what the other brand lacks", () => {
     const bare = { ...saltlight, logos: [] };
-    expect(redress(boats, quillmere, bare).notes).to.deep.equal([
+    expect(rebrand(boats, quillmere, bare).notes).to.deep.equal([
       "Saltlight Swim Club has no logo, so its place stays empty",
     ]);
   });

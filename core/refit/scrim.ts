@@ -1,15 +1,15 @@
 import { contrastNeeded, luminance, luminanceContrast, type Hex } from "../colour";
 import { area, between, bottom, inset, intersect, overlaps, right, type Box } from "../geometry";
-import { groundBehind, veiled } from "./ground";
-import type { Placed, ShownLogo, Veil } from "./layout";
-import { around } from "./media";
+import { groundBehind, scrimed } from "./ground";
+import type { Placed, ShownLogo, Scrim } from "./layout";
+import { boundsOf } from "./media";
 import type { Stage } from "./stage";
 import { seenBoxes, softBoxes } from "./subjects";
 
 const STEP = 0.04;
 /** Tones are read off a coarse grid, so a little more contrast is asked for than is needed. */
 const SAFETY = 1.12;
-/** A veil goes beyond its words by so many sizes of the text, and fades over so much of the frame. */
+/** A scrim goes beyond its words by so many sizes of the text, and fades over so much of the frame. */
 const REACH = 1.4;
 const FADE = 0.3;
 /** A logo needs less than words (WCAG 2.2, 1.4.11), and its ink is light or dark. */
@@ -26,12 +26,12 @@ interface Claim {
  * Lays a colour of the brand over pictures where words on them could not be read, by the least that suffices,
  * but no less than the brand's own plate strength. The layout itself stays as it is.
  */
-export function withVeils(stage: Stage, placed: readonly Placed[]): Placed[] {
+export function withScrims(stage: Stage, placed: readonly Placed[]): Placed[] {
   return placed.map((item, index) => {
     if (item.node.type !== "picture") return item;
     const claims = placed.slice(index + 1).flatMap((other) => claimOn(stage, item, other, placed));
-    const veil = veilFor(stage, item, claims);
-    return veil ? { ...item, veil } : item;
+    const scrim = scrimFor(stage, item, claims);
+    return scrim ? { ...item, scrim } : item;
   });
 }
 
@@ -62,10 +62,10 @@ const hides = (item: Placed, ink: Box): boolean =>
   (item.node.type === "picture" || (item.node.type === "shape" && item.node.role !== "ornament")) &&
   area(intersect(item.box, ink)) > 0.98 * area(ink);
 
-function veilFor(stage: Stage, picture: Placed, claims: Claim[]): Veil | undefined {
-  const hex = veilColour(stage, claims);
+function scrimFor(stage: Stage, picture: Placed, claims: Claim[]): Scrim | undefined {
+  const hex = scrimColour(stage, claims);
   const over = luminance(hex);
-  // A thing that would not be read on the veil's own colour gets nothing from it.
+  // A thing that would not be read on the scrim's own colour gets nothing from it.
   const helped = claims.filter(
     ({ own, needed }) => luminanceContrast(own, over) >= needed * SAFETY,
   );
@@ -73,7 +73,7 @@ function veilFor(stage: Stage, picture: Placed, claims: Claim[]): Veil | undefin
   const strength =
     helped.length > 0 ? Math.max(alpha, stage.resolved.brand.defaults.plateStrength) : 0;
   if (strength === 0) return undefined;
-  const inks = around(helped.map(({ ink }) => ink))!;
+  const inks = boundsOf(helped.map(({ ink }) => ink))!;
   const shape = shapeOf(stage, picture.box, inset(inks, -REACH * stage.unit));
   return {
     hex,
@@ -86,7 +86,7 @@ function veilFor(stage: Stage, picture: Placed, claims: Claim[]): Veil | undefin
 /** It ends before the nearest face or thing, but never in a hard edge. */
 const LEAST_FADE = 0.2;
 
-function fadeBefore({ side, solid, fade }: Omit<Veil, "hex" | "alpha">, kept: Box[]): number {
+function fadeBefore({ side, solid, fade }: Omit<Scrim, "hex" | "alpha">, kept: Box[]): number {
   if (side === "all") return fade;
   const gapTo = {
     bottom: (b: Box) => solid.y - bottom(b),
@@ -99,7 +99,7 @@ function fadeBefore({ side, solid, fade }: Omit<Veil, "hex" | "alpha">, kept: Bo
 }
 
 /** The ground's own colour, or the first of the brand's on which more can be read. */
-function veilColour(stage: Stage, claims: readonly Claim[]): Hex {
+function scrimColour(stage: Stage, claims: readonly Claim[]): Hex {
   const reads = (hex: Hex): number => {
     const over = luminance(hex);
     return claims.filter(({ own, needed }) => luminanceContrast(own, over) >= needed * SAFETY)
@@ -112,7 +112,7 @@ function veilColour(stage: Stage, claims: readonly Claim[]): Hex {
 function leastAlpha(picture: Placed, { ink, own, needed }: Claim, hex: Hex): number {
   const tone = groundBehind(intersect(ink, picture.box), [picture], hex);
   const reads = (alpha: number): boolean => {
-    const { darkest, lightest } = veiled(tone, hex, alpha);
+    const { darkest, lightest } = scrimed(tone, hex, alpha);
     const least = Math.min(luminanceContrast(own, darkest), luminanceContrast(own, lightest));
     return least >= needed * SAFETY;
   };
@@ -121,7 +121,7 @@ function leastAlpha(picture: Placed, { ink, own, needed }: Claim, hex: Hex): num
 }
 
 /** From the edge of the picture that is nearest to the words, so that the least of it is covered. */
-function shapeOf(stage: Stage, at: Box, words: Box): Pick<Veil, "solid" | "side" | "fade"> {
+function shapeOf(stage: Stage, at: Box, words: Box): Pick<Scrim, "solid" | "side" | "fade"> {
   const fromTop = between(at.x, at.y, right(at), bottom(words));
   const fromBottom = between(at.x, words.y, right(at), bottom(at));
   const fromLeft = between(at.x, at.y, right(words), bottom(at));

@@ -23,7 +23,7 @@ const headline = (n: number): string =>
  * Setting a headline into a box. Baseline in the same run: the usual way on a canvas, which tries sizes
  * (halving the interval to a pixel), measures word by word and fills lines greedily.
  */
-export async function benchSetting(): Promise<void> {
+export async function benchTypesetting(): Promise<void> {
   const faces = shelfTypeface(FAMILY)!.faces;
   const bytes = await Promise.all(
     faces.map(({ file }) => readFile(join(fontFolder, shippedFonts.get(file)!))),

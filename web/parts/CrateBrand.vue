@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from "vue";
-import type { CrateAnswer, DressAnswer } from "../../core/api";
+import type { CrateAnswer, RebrandAnswer } from "../../core/api";
 import { api } from "../api/client";
 import { useLibrary } from "../stores/library";
 import { counted } from "./counted";
 import DialogCard from "./DialogCard.vue";
 
-/** Dresses all pieces of a crate in another brand at once, and lists what to look at. */
+/** Gives all pieces of a crate another brand at once, and lists what to look at. */
 const shown = defineModel<boolean>("shown", { required: true });
 const props = defineProps<{ crate: CrateAnswer }>();
 
@@ -14,7 +14,7 @@ const library = useLibrary();
 const others = computed(() => library.brands.filter(({ id }) => id !== props.crate.brand));
 const brand = ref("");
 const failure = ref("");
-const done = shallowRef<DressAnswer>();
+const done = shallowRef<RebrandAnswer>();
 watch(shown, (now) => {
   if (!now) return;
   brand.value = others.value[0]?.id ?? "";
@@ -22,9 +22,9 @@ watch(shown, (now) => {
   failure.value = "";
 });
 
-async function dress(): Promise<void> {
+async function change(): Promise<void> {
   try {
-    done.value = await api.dressCrate(props.crate.id, brand.value);
+    done.value = await api.rebrandCrate(props.crate.id, brand.value);
     await library.load();
   } catch (error) {
     failure.value = (error as Error).message;
@@ -33,10 +33,10 @@ async function dress(): Promise<void> {
 </script>
 
 <template>
-  <DialogCard v-model:shown="shown" title="Dress the crate anew" :width="520">
+  <DialogCard v-model:shown="shown" title="Change the brand of the crate" :width="520">
     <p v-if="failure" role="alert" class="failure">{{ failure }}</p>
     <template v-if="done">
-      <p>{{ counted(done.pieces.length, "piece") }} dressed anew. Each can be undone by itself.</p>
+      <p>{{ counted(done.pieces.length, "piece") }} changed. Each can be undone by itself.</p>
       <ul>
         <li v-for="piece in done.pieces" :key="piece.id">
           <RouterLink :to="{ name: 'piece', params: { id: piece.id, step: 'preflight' } }">{{
@@ -48,14 +48,14 @@ async function dress(): Promise<void> {
         </li>
       </ul>
     </template>
-    <form v-else class="asking" @submit.prevent="dress">
+    <form v-else class="asking" @submit.prevent="change">
       <label>
         “{{ crate.name }}” and its {{ counted(crate.pieces.length, "piece") }} shall wear
         <select v-model="brand" class="field">
           <option v-for="one in others" :key="one.id" :value="one.id">{{ one.name }}</option>
         </select>
       </label>
-      <button class="button main" type="submit" :disabled="!brand">Dress them</button>
+      <button class="button main" type="submit" :disabled="!brand">Change it</button>
     </form>
   </DialogCard>
 </template>

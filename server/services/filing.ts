@@ -1,25 +1,27 @@
 import { eq } from "drizzle-orm";
-import type { CrateAnswer, PieceAnswer, PieceKeeping } from "../../core/api";
+import type { CrateAnswer, PieceAnswer, PieceFiling } from "../../core/api";
 import { crates, pieces } from "../store/tables";
 import { mustHave, mustHaveCrate, type Pieces } from "./pieces";
-import type { Surroundings } from "./services";
+import type { ServerContext } from "./services";
 
 /** Crates renamed, and pieces put aside, brought back and moved. */
-export class Keeping {
+export class Filing {
   constructor(
-    private readonly around: Surroundings,
+    private readonly context: ServerContext,
     private readonly pieces: Pieces,
   ) {}
 
   async rename(id: string, name: string): Promise<CrateAnswer> {
     await this.pieces.crate(id);
-    await this.around.store.write((tx) => tx.update(crates).set({ name }).where(eq(crates.id, id)));
+    await this.context.store.write((tx) =>
+      tx.update(crates).set({ name }).where(eq(crates.id, id)),
+    );
     return this.pieces.crate(id);
   }
 
   /** A piece that comes into another brand's crate takes that brand on. */
-  async keep(id: string, { archived, crate }: PieceKeeping): Promise<PieceAnswer> {
-    await this.around.store.write(async (tx) => {
+  async keep(id: string, { archived, crate }: PieceFiling): Promise<PieceAnswer> {
+    await this.context.store.write(async (tx) => {
       const row = await mustHave(tx, id);
       if (archived !== undefined)
         await tx.update(pieces).set({ archived }).where(eq(pieces.id, id));

@@ -3,7 +3,7 @@ import type { Placed } from "../refit";
 import type { SceneItem } from "./scene";
 
 /** What the items of one node share, and the lengths that its own are measured in. */
-export interface Setting {
+export interface NodeMeasures {
   placed: Placed;
   /** Output pixels for each lead pixel. */
   unit: number;
@@ -14,7 +14,7 @@ export interface Setting {
 /** What every item of a node has. */
 export function common({
   placed,
-}: Setting): Pick<SceneItem, "node" | "opacity" | "turn" | "blend"> {
+}: NodeMeasures): Pick<SceneItem, "node" | "opacity" | "turn" | "blend"> {
   const { node, turn, about, box } = placed;
   return {
     node: node.id,

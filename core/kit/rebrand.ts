@@ -11,7 +11,7 @@ import {
 import { onBrand, type Piece } from "../piece";
 
 /** A piece in another brand's clothes, with what a person should look at. */
-export interface Redressed {
+export interface Rebranded {
   piece: Piece;
   notes: string[];
 }
@@ -21,7 +21,7 @@ export interface Redressed {
  * brand's own colours become the new brand's colour of that role, or its nearest by CIEDE2000, and the spread is
  * the new brand's best on a ground as light or dark as before.
  */
-export function redress(piece: Piece, from: Brand, to: Brand): Redressed {
+export function rebrand(piece: Piece, from: Brand, to: Brand): Rebranded {
   const swaps = colourSwaps(piece, from, to);
   const looks = swaps.reduce((before, { token, into }) => onBrand(before, token, into), {
     arrangement: piece.arrangement,

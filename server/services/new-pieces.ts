@@ -5,15 +5,15 @@ import { pieceOf, titleFor } from "../../core/templates";
 import type { Library } from "./library";
 import type { Pieces } from "./pieces";
 import type { Placements } from "./placements";
-import type { Surroundings } from "./services";
+import type { ServerContext } from "./services";
 import type { Templates } from "./templates";
 
 type FromTemplate = Extract<NewPiece, { template: string }>;
 
 /** New pieces: copies of others, and templates with a message of one's own. */
-export class Beginnings {
+export class NewPieces {
   constructor(
-    private readonly around: Surroundings,
+    private readonly context: ServerContext,
     private readonly pieces: Pieces,
     private readonly library: Library,
     private readonly placements: Placements,
@@ -36,7 +36,7 @@ export class Beginnings {
       const first = pieceOf(template, brand, { ...wanted, id, title, language });
       const piece = withFrame(first, lookup);
       const placement = knownPlacement(piece, piece.lead, lookup);
-      return this.around.pool.begun({ piece, brand, placement });
+      return this.context.pool.begun({ piece, brand, placement });
     });
   }
 }

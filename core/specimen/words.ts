@@ -7,7 +7,7 @@ const TEXT =
   "A harbour is never quite still. Ropes creak, gulls argue, and the tide lifts the boats by the width of a hand. The first cameras needed 12 seconds of patience, so they photographed what could wait: hulls, masts, the wall by J. R. Miller & Sons.";
 
 /** How words are set: large, small, narrow, low, in points, with emphasis. */
-export function settingSheet(brand: Brand): Specimen {
+export function wordsSheet(brand: Brand): Specimen {
   const sheet = new Sheet("setting", "Setting", brand);
   sheet.text(
     box(MARGIN, 150, 820, 330),

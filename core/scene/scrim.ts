@@ -1,15 +1,15 @@
 import { box, intersect, type Box, type Point } from "../geometry";
-import type { Veil } from "../refit";
+import type { Scrim } from "../refit";
 import { rectangle } from "../shape";
 import type { PathItem } from "./scene";
-import { common, type Setting } from "./setting";
+import { common, type NodeMeasures } from "./measures";
 
-/** A veil is whole on its solid part and fades beyond it; half-way it is a little under a half, which looks even. */
-export function veilItems(setting: Setting): PathItem[] {
-  const { veil, box: at } = setting.placed;
-  if (!veil) return [];
-  const { hex, alpha, solid, side, fade } = veil;
-  const base = { ...common(setting), opacity: 1, kind: "path" as const };
+/** A scrim is whole on its solid part and fades beyond it; half-way it is a little under a half, which looks even. */
+export function scrimItems(measures: NodeMeasures): PathItem[] {
+  const { scrim, box: at } = measures.placed;
+  if (!scrim) return [];
+  const { hex, alpha, solid, side, fade } = scrim;
+  const base = { ...common(measures), opacity: 1, kind: "path" as const };
   if (side === "all")
     return [{ ...base, d: rectangle(at), fill: { kind: "flat", hex }, opacity: alpha }];
   const grown = intersect(at, faded(solid, side, fade));
@@ -24,7 +24,7 @@ export function veilItems(setting: Setting): PathItem[] {
   return [{ ...base, d: rectangle(grown), fill: { kind: "linear", ...along(grown, side), stops } }];
 }
 
-type Side = Exclude<Veil["side"], "all">;
+type Side = Exclude<Scrim["side"], "all">;
 
 /** The solid part with its fade. */
 function faded(b: Box, side: Side, by: number): Box {
