@@ -1,19 +1,39 @@
-import { readdirSync, readFileSync } from "node:fs";
+import { existsSync, readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
 import { expect } from "chai";
 import { problemCodes } from "../core/problem";
+import { drawing } from "../scripts/architecture.mjs";
 import { root } from "./support/demo";
 
 const doc = (path: string): string => readFileSync(join(root, path), "utf8");
 
+const documents = [
+  "README.md",
+  ...readdirSync(join(root, "docs"))
+    .filter((name) => name.endsWith(".md"))
+    .map((name) => `docs/${name}`),
+];
+
 describe("the documents", () => {
+  it("draw the folders as they import each other (npm run architecture)", () => {
+    expect(doc("docs/architecture.svg")).to.equal(drawing());
+  });
+
+  it("name only files that are there where they say how it is built", () => {
+    const named = [
+      ...doc("docs/architecture.md").matchAll(/`((?:core|server|web|tests)\/[^`]*)`/g),
+    ];
+    expect(named.length).to.be.above(20);
+    for (const [, path] of named) expect(existsSync(join(root, path!)), path).to.equal(true);
+  });
+
   it("list every error code", () => {
     expect(problemCodes.length).to.be.greaterThan(10);
     for (const code of problemCodes) expect(doc("docs/api.md"), code).to.contain(`\`${code}\``);
   });
 
   it("link only to what is there", () => {
-    for (const file of ["README.md", "docs/api.md", "docs/format.md", "docs/placements.md"]) {
+    for (const file of documents) {
       const folder = file.includes("/") ? "docs" : ".";
       const links = [...doc(file).matchAll(/\]\((?!https?:)([^)#]+)\)/g)].map(([, path]) => path!);
       for (const link of links)

@@ -1,0 +1,2 @@
+/** The folders of the code and what they import, as SVG. */
+export function drawing(): string;
