@@ -4,7 +4,15 @@ import { cases } from "../tests/support/arrangements";
 import { caseSources } from "../tests/support/case-sources";
 import { alternatives, makeScene } from "./engine";
 import { contains, inset } from "./geometry";
-import { isText, layoutKey, sameLayout, type LayoutId, type Node, type Piece } from "./piece";
+import {
+  isText,
+  layoutKey,
+  sameLayout,
+  type LayoutId,
+  type LocalChange,
+  type Node,
+  type Piece,
+} from "./piece";
 import { placementById, type Placement } from "./placements";
 import { check } from "./preflight";
 import type { Sources } from "./resolve";
@@ -134,14 +142,14 @@ describe("a local change", () => {
           const message = { ...piece.message, headline: { text: words } };
           const arrangement = turned ? [...piece.arrangement].reverse() : piece.arrangement;
           const later = { ...piece, message, arrangement };
-          const of = (changes: Record<string, Partial<Node>>) =>
+          const of = (changes: Record<string, LocalChange>) =>
             makeScene(
               { ...later, sizes: [{ placement: id, changes }] },
               brand,
               placement,
               sources,
             ).layout.placed.find((item) => item.node.id === node.id);
-          const moved = of({ [node.id]: { box } });
+          const moved = of({ [node.id]: { place: { ...at, width: 0.4, height: 0.3 } } });
           // Letters hang below the baseline that stands on the box.
           expect(contains(inset(box, -0.06 * height), moved!.box)).to.equal(true);
           expect(of({})).to.deep.equal(

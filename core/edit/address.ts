@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { Id } from "../id";
-import { Node, PictureFilling, SlotName, Style, TextFilling } from "../piece";
+import { LocalChange, Node, PictureFilling, SlotName, Style, TextFilling } from "../piece";
 
 const keysOf = <T extends object>(shape: T) =>
   Object.keys(shape) as [keyof T & string, ...(keyof T & string)[]];
@@ -19,6 +19,8 @@ export const PIECE_FIELDS = [
 
 const { id: _id, style: _style, ...node } = Node.shape;
 const NODE_FIELDS = keysOf(node);
+const { style: _localStyle, ...local } = LocalChange.shape;
+const LOCAL_FIELDS = keysOf(local);
 const STYLE_FIELDS = keysOf(Style.shape);
 const FILLING_FIELDS = keysOf({ ...TextFilling.shape, ...PictureFilling.shape });
 const SIZE_FIELDS = ["layout", "own"] as const;
@@ -38,7 +40,7 @@ export const Address = z.union([
   z.tuple([z.literal("arrangement"), NodeId, z.literal("style"), z.enum(STYLE_FIELDS)]),
   z.tuple([z.literal("sizes"), Id]),
   z.tuple([z.literal("sizes"), Id, z.enum([...SIZE_FIELDS, "after"])]),
-  z.tuple([z.literal("sizes"), Id, z.literal("changes"), NodeId, z.enum(NODE_FIELDS)]),
+  z.tuple([z.literal("sizes"), Id, z.literal("changes"), NodeId, z.enum(LOCAL_FIELDS)]),
   z.tuple([
     z.literal("sizes"),
     Id,

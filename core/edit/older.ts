@@ -1,4 +1,4 @@
-import { withLayoutIds, type Piece, type Wordings } from "../piece";
+import { withLayoutIds, withPlaces, type FrameOf, type Piece, type Wordings } from "../piece";
 import { editTo } from "./difference";
 import { Edit } from "./edit";
 
@@ -17,8 +17,8 @@ interface OldEdit {
 }
 
 /** An edit as it is said now; undefined for one that says nothing. */
-export function fromOlderEdit(stored: unknown): Edit | undefined {
-  const known = withLayoutIds(stored);
+export function fromOlderEdit(stored: unknown, frameOf?: FrameOf): Edit | undefined {
+  const known = withPlaces(withLayoutIds(stored), frameOf);
   const now = Edit.safeParse(known);
   return now.success ? now.data : editTo(...sidesOf(known as OldEdit));
 }

@@ -3,6 +3,7 @@ export * from "./style";
 export * from "./layout-id";
 export { fromOlder } from "./older";
 export { shownWithIds, withLayoutIds } from "./older-layout";
+export { withPlaces, type FrameOf } from "./older-places";
 export { followingAgain, isLocal, localOf, pictureStyleOf, type PictureStyle } from "./values";
 export * from "./on-brand";
 export * from "./crate";

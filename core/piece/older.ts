@@ -1,4 +1,5 @@
 import { withLayoutIds } from "./older-layout";
+import { withPlaces } from "./older-places";
 
 /*
  * Documents that were written before now and still come in, from files and archives.
@@ -20,7 +21,7 @@ export function fromOlder(data: unknown): unknown {
   const message = Object.fromEntries(
     Object.entries(data.message).map(([slot, filling]) => [slot, withArea(filling)]),
   );
-  return withLayoutIds({ ...data, message });
+  return withPlaces(withLayoutIds({ ...data, message }));
 }
 
 function withArea(filling: unknown): unknown {

@@ -67,7 +67,7 @@ export const Role = z.enum([
 ]);
 export type Role = z.infer<typeof Role>;
 
-/** A box in lead pixels; it may hang over the frame. One without an area is not shown, and preflight says so. */
+/** A box, of a node in lead pixels; it may hang over the frame. One without an area is not shown, and preflight says so. */
 export const NodeBox = z.object({
   x: z.number(),
   y: z.number(),
@@ -104,13 +104,22 @@ export const Node = z.object({
 });
 export type Node = z.infer<typeof Node>;
 
+/**
+ * What one size has of its own of a node. Where a person put it is kept in shares of the frame's sides, so that it stays
+ * there when the placement is corrected; it may hang over.
+ */
+export const LocalChange = Node.omit({ id: true, box: true })
+  .extend({ style: Style, place: NodeBox })
+  .partial();
+export type LocalChange = z.infer<typeof LocalChange>;
+
 export const Size = z.object({
   placement: Id,
   /** What the placement is, when it is a size of the piece's own and not of the catalogue. */
   own: Placement.optional(),
   /** The layout that a person picked for this size; else the best is taken. */
   layout: LayoutId.optional(),
-  changes: z.record(z.string(), Node.extend({ style: Style }).partial()).default({}),
+  changes: z.record(z.string(), LocalChange).default({}),
 });
 export type Size = z.infer<typeof Size>;
 

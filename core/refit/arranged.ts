@@ -26,6 +26,15 @@ import { setInColumns, setToFit, type SetText } from "../type";
 /** How far the shape of the frame may differ from the lead's for its arrangement to be used as it is. */
 const SAME_SHAPE = 0.03;
 
+/** Where a local change has put a node, in the frame of this size. */
+export const byHandIn = (frame: Box, { place }: ResolvedNode): Box | undefined =>
+  place && {
+    x: place.x * frame.width,
+    y: place.y * frame.height,
+    width: place.width * frame.width,
+    height: place.height * frame.height,
+  };
+
 /**
  * The arrangement as composed, scaled: for the lead size itself and for frames of its shape.
  * Undefined when the words no longer fit their boxes, or (on another placement) leave its safe area.
@@ -37,7 +46,7 @@ export function asArranged(stage: Stage): Placed[] | undefined {
   if (Math.abs(shape - 1) > SAME_SHAPE || !isWhole(stage)) return undefined;
   const placed: Placed[] = [];
   for (const node of stage.resolved.nodes) {
-    const target = node.fixed ?? scaleBox(node.box, scale);
+    const target = byHandIn(frame, node) ?? scaleBox(node.box, scale);
     const item = placeIn(stage, node, target, scale, placed);
     if (!item) return undefined;
     placed.push(item);
@@ -132,14 +141,14 @@ function setInBox(stage: Stage, node: TextNode, room: Box, wanted: number): SetT
   const asSized = display
     ? setToFit(paragraph, { ...fit, min: wanted - TINY })
     : setInColumns(paragraph, wanted, width, node.columns);
-  const byHand = isLead(stage) || node.fixed !== undefined;
+  const byHand = isLead(stage) || node.place !== undefined;
   // What a person set below the floor is kept and preflight says so; elsewhere it is laid out anew.
   const min = byHand ? Math.min(stage.floor, wanted) : stage.floor;
   if (asSized && asSized.height <= height && asSized.size >= min - TINY) return asSized;
   // A box that a person gave holds its words at any size.
   return (
     setToFit(paragraph, { ...fit, min }) ??
-    (node.fixed ? setToFit(paragraph, { ...fit, min: TINY }) : undefined)
+    (node.place ? setToFit(paragraph, { ...fit, min: TINY }) : undefined)
   );
 }
 
@@ -191,9 +200,9 @@ function placeLogo(
   const block = logoIn(stage, node, ground, target) ?? logoIn(stage, node, ground, stage.kept);
   if (!block) return undefined;
   // A logo of another shape than the one it was drawn for keeps the middle of its line, and the margin it stands at.
-  const atRight = !node.fixed && centre(target).x > centre(stage.frame).x;
+  const atRight = !node.place && centre(target).x > centre(stage.frame).x;
   const x = atRight ? right(target) - block.width : target.x;
-  const y = node.fixed ? target.y : centre(target).y - block.height / 2;
+  const y = node.place ? target.y : centre(target).y - block.height / 2;
   const [item] = block.place(x, y);
   return item && { ...item, turn: node.turn };
 }

@@ -1,13 +1,13 @@
 import { expect } from "chai";
 import { demoPieces, demoSources } from "../../tests/support/demo";
 import { makeScene } from "../engine";
-import type { Node, Piece } from "../piece";
+import type { LocalChange, Node, Piece } from "../piece";
 import { check } from "../preflight";
 import { placementById } from "../placements";
 
 const { piece, brand } = demoPieces().find((entry) => entry.piece.id === "opening-announcement")!;
 
-const changed = (placement: string, changes: Record<string, Partial<Node>>): Piece => ({
+const changed = (placement: string, changes: Record<string, LocalChange>): Piece => ({
   ...piece,
   sizes: piece.sizes.map((size) => (size.placement === placement ? { ...size, changes } : size)),
 });
@@ -15,8 +15,9 @@ const changed = (placement: string, changes: Record<string, Partial<Node>>): Pie
 describe("local changes", () => {
   it("place a node on one size and nowhere else, whatever the message says", async () => {
     const sources = await demoSources();
-    const box = { x: 700, y: 64, width: 240, height: 60 };
-    const moved = changed("community-link", { logo: { box } });
+    const { width, height } = placementById("community-link");
+    const place = { x: 700 / width, y: 64 / height, width: 240 / width, height: 60 / height };
+    const moved = changed("community-link", { logo: { place } });
     for (const headline of ["Boats at rest", "Something much longer than that"]) {
       const message = { ...moved.message, headline: { text: headline } };
       const { layout } = makeScene(
@@ -32,6 +33,20 @@ describe("local changes", () => {
     expect(makeScene(moved, brand, placementById("story"), sources).layout.placed).to.deep.equal(
       plain,
     );
+  });
+
+  it("stay where they were put when the placement is corrected", async () => {
+    const sources = await demoSources();
+    const place = { x: 0.5, y: 0.1, width: 0.25, height: 0.1 };
+    const moved = changed("community-link", { logo: { place } });
+    const shipped = placementById("community-link");
+    for (const by of [1, 2]) {
+      const [width, height] = [shipped.width * by, shipped.height * by];
+      const { layout } = makeScene(moved, brand, { ...shipped, width, height }, sources);
+      const logo = layout.placed.find((item) => item.node.id === "logo")!;
+      expect(logo.box.x / width).to.be.closeTo(0.5, 0.001);
+      expect(logo.box.y / height).to.be.closeTo(0.1, 0.001);
+    }
   });
 
   it("hide a node on one size, which is no finding", async () => {

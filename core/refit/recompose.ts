@@ -25,7 +25,7 @@ export function recomposed(piece: Piece, layout: Layout): Piece {
         style,
       };
     }
-    const { box: _box, style, ...change } = changes[node.id] ?? {};
+    const { place: _place, style, ...change } = changes[node.id] ?? {};
     const changed: Node = { ...node, ...change, style: { ...node.style, ...style } };
     return standing(changed, found.item, layout);
   });

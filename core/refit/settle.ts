@@ -1,5 +1,5 @@
 import { contrastNeeded, luminance, luminanceContrast, type Hex } from "../colour";
-import { placeIn } from "./arranged";
+import { byHandIn, placeIn } from "./arranged";
 import type { Palette } from "../brand";
 import type { ResolvedNode, TextNode } from "../resolve";
 import { groundBehind, standsOnPicture } from "./ground";
@@ -44,7 +44,7 @@ function readable(node: TextNode, ground: number, needed: number, palette: Palet
  */
 export function withLocalPlaces(stage: Stage, placed: Placed[]): Placed[] {
   const there = new Set(placed.map(({ node }) => node.id));
-  const missing = stage.resolved.nodes.filter(({ id, fixed }) => fixed && !there.has(id));
+  const missing = stage.resolved.nodes.filter(({ id, place }) => place && !there.has(id));
   const done: Placed[] = [];
   for (const item of placed) done.push(inItsPlace(stage, item.node, item, done) ?? item);
   for (const node of missing) {
@@ -60,9 +60,10 @@ function inItsPlace(
   laidOut: Placed | undefined,
   behind: Placed[],
 ): Placed | undefined {
-  if (!node.fixed) return undefined;
+  const target = byHandIn(stage.frame, node);
+  if (!target) return undefined;
   const composed = node.type === "text" ? node.size : undefined;
   const size = laidOut?.text?.set.size;
   const scale = size && composed ? size / composed : stage.leadScale;
-  return placeIn(stage, node, node.fixed, scale, behind);
+  return placeIn(stage, node, target, scale, behind);
 }

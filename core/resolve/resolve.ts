@@ -35,8 +35,8 @@ export function resolve(
   const changes = piece.sizes.find((size) => size.placement === placement)?.changes ?? {};
   const result: ResolvedPiece = { piece, brand, palette, nodes: [], absent: [], raw: [] };
   for (const lead of piece.arrangement) {
-    const change = changes[lead.id];
-    const node = change ? { ...lead, ...change, style: { ...lead.style, ...change.style } } : lead;
+    const { place, ...change } = changes[lead.id] ?? {};
+    const node = { ...lead, ...change, style: { ...lead.style, ...change.style } };
     const one = new OneNode(node, piece, brand, palette, sources, (what, value) =>
       result.raw.push({ node: node.id, what, value }),
     );
@@ -44,7 +44,7 @@ export function resolve(
     if (typeof resolved === "string") {
       result.absent.push({ id: node.id, role: node.role, why: resolved });
     } else {
-      if (change?.box) resolved.fixed = change.box;
+      if (place) resolved.place = place;
       result.nodes.push(resolved);
     }
   }

@@ -32,8 +32,8 @@ interface Common {
   opacity: number;
   blend?: "multiply" | "screen";
   shadow?: ResolvedShadow;
-  /** Set by a local change: where it stands on this size, in output pixels. */
-  fixed?: Box;
+  /** Set by a local change: where it stands on this size, in shares of the frame's sides. */
+  place?: Box;
 }
 
 /** Padding and corner in em of the text; without a corner it is the brand's. */

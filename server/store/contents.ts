@@ -1,11 +1,17 @@
 import { sql } from "drizzle-orm";
 import { fromOlderEdit, type Edit } from "../../core/edit";
-import { shownWithIds, withLayoutIds } from "../../core/piece";
+import { shownWithIds, withLayoutIds, withPlaces, type FrameOf } from "../../core/piece";
+import { shippedPlacement } from "../../core/placements";
 import type { Transaction } from "./database";
 import { mendIds } from "./ids";
 
 /** What is done to the contents of a database that was written before, in order; each once, by the database's own version. */
-const STEPS: ((tx: Transaction) => Promise<void>)[] = [mendIds, sayEditsAnew, giveLayoutsIds];
+const STEPS: ((tx: Transaction) => Promise<void>)[] = [
+  mendIds,
+  sayEditsAnew,
+  giveLayoutsIds,
+  keepPlaces,
+];
 
 export async function bringUpToDate(tx: Transaction): Promise<void> {
   const { user_version: version } = await tx.get<{ user_version: number }>(
@@ -18,43 +24,67 @@ export async function bringUpToDate(tx: Transaction): Promise<void> {
 /** Histories in small changes; a step that changed nothing, or that nobody can read, goes. */
 async function sayEditsAnew(tx: Transaction): Promise<void> {
   const rows = await tx.all<{ id: number; edit: string }>(sql`SELECT id, edit FROM edits`);
+  const frameOf = await framesIn(tx);
   for (const { id, edit } of rows) {
-    const now = readable(edit);
+    const now = readable(edit, frameOf);
     if (now) await tx.run(sql`UPDATE edits SET edit = ${JSON.stringify(now)} WHERE id = ${id}`);
     else await tx.run(sql`DELETE FROM edits WHERE id = ${id}`);
   }
 }
 
-function readable(stored: string): Edit | undefined {
+function readable(stored: string, frameOf: FrameOf): Edit | undefined {
   try {
-    return fromOlderEdit(JSON.parse(stored));
+    return fromOlderEdit(JSON.parse(stored), frameOf);
   } catch {
     return undefined;
   }
 }
 
-/** Columns of JSON that hold a piece, or how one was laid out. */
-const WITH_LAYOUTS: [table: string, column: string, make: (value: unknown) => unknown][] = [
-  ["pieces", "document", withLayoutIds],
-  ["batches", "document", withLayoutIds],
-  ["deliveries", "document", withLayoutIds],
-  ["templates", "document", withLayoutIds],
-  ["edits", "shown_before", shownWithIds],
-  ["edits", "shown_after", shownWithIds],
+type Column = readonly [table: string, column: string];
+
+/** Columns of JSON that hold a piece. */
+const WITH_PIECES: Column[] = [
+  ["pieces", "document"],
+  ["batches", "document"],
+  ["deliveries", "document"],
+  ["templates", "document"],
 ];
 
 /** Layouts were known by their English names. */
 async function giveLayoutsIds(tx: Transaction): Promise<void> {
-  for (const [table, column, make] of WITH_LAYOUTS) {
-    const [from, name] = [sql.identifier(table), sql.identifier(column)];
-    const rows = await tx.all<{ at: number; stored: string }>(
-      sql`SELECT rowid AS at, ${name} AS stored FROM ${from} WHERE ${name} IS NOT NULL`,
-    );
-    for (const { at, stored } of rows) {
-      const now = madeAnew(stored, make);
-      if (now !== undefined && now !== stored)
-        await tx.run(sql`UPDATE ${from} SET ${name} = ${now} WHERE rowid = ${at}`);
-    }
+  for (const column of WITH_PIECES) await each(tx, column, withLayoutIds);
+  for (const column of ["shown_before", "shown_after"])
+    await each(tx, ["edits", column], shownWithIds);
+}
+
+/** Where a local change put a node was a box in pixels. */
+async function keepPlaces(tx: Transaction): Promise<void> {
+  const frameOf = await framesIn(tx);
+  for (const column of WITH_PIECES) await each(tx, column, (value) => withPlaces(value, frameOf));
+}
+
+/** The frames of all placements, also of those that the team has corrected or added. */
+async function framesIn(tx: Transaction): Promise<FrameOf> {
+  const rows = await tx.all<{ id: string; width: number; height: number }>(
+    sql`SELECT id, document ->> 'width' AS width, document ->> 'height' AS height FROM placements`,
+  );
+  const own = new Map(rows.map((row) => [row.id, row]));
+  return (id) => own.get(id) ?? shippedPlacement(id);
+}
+
+async function each(
+  tx: Transaction,
+  [table, column]: Column,
+  make: (value: unknown) => unknown,
+): Promise<void> {
+  const [from, name] = [sql.identifier(table), sql.identifier(column)];
+  const rows = await tx.all<{ at: number; stored: string }>(
+    sql`SELECT rowid AS at, ${name} AS stored FROM ${from} WHERE ${name} IS NOT NULL`,
+  );
+  for (const { at, stored } of rows) {
+    const now = madeAnew(stored, make);
+    if (now !== undefined && now !== stored)
+      await tx.run(sql`UPDATE ${from} SET ${name} = ${now} WHERE rowid = ${at}`);
   }
 }
 

@@ -1,4 +1,4 @@
-import type { Node, Piece, Size } from "../../core/piece";
+import type { LocalChange, Node, Piece, Size } from "../../core/piece";
 
 /** A piece put otherwise in one way or several, by numbers from 0 to 1: all that an edit can say comes up. */
 export function otherwise(piece: Piece, random: () => number): Piece {
@@ -13,7 +13,11 @@ type Way = (piece: Piece, random: () => number, any: <T>(items: readonly T[]) =>
 const WORDS = ["Boats", "Low tide", "“Ne kadar?”", "潮", ""];
 const TOKENS = ["primary", "accent", "#C0FFEE"];
 
-const nodeOtherwise = (node: Partial<Node>, random: () => number, token: string): Partial<Node> => {
+const nodeOtherwise = <T extends LocalChange | Node>(
+  node: T,
+  random: () => number,
+  token: string,
+): T => {
   if (random() < 0.3) return { ...node, hidden: !node.hidden };
   if (random() < 0.5) return { ...node, style: { ...node.style, colour: token } };
   const { colour: _colour, ...style } = node.style ?? {};

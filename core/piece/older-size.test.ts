@@ -8,6 +8,7 @@ import {
   sameLayout,
   shownWithIds,
   withLayoutIds,
+  withPlaces,
   WordsLayout,
 } from "./index";
 import { layoutFromName } from "./older-layout";
@@ -59,5 +60,45 @@ describe("layouts", () => {
     expect(
       withLayoutIds({ changes: [{ at, to: "picture above, stack", was: null }] }),
     ).to.deep.equal({ changes: [{ at, to: stack, was: null }] });
+  });
+});
+
+describe("places of nodes on one size", () => {
+  const box = { x: 540, y: 192, width: 108, height: 960 };
+  const place = { x: 0.5, y: 0.1, width: 0.1, height: 0.5 };
+  const frameOf = (id: string) => (id === "story" ? { width: 1080, height: 1920 } : undefined);
+
+  it("become shares of its frame; one whose frame is not known goes, and the rest stays", () => {
+    const own = { width: 540, height: 960 };
+    const sizes = (at: object) => [
+      { placement: "story", changes: { logo: { ...at, hidden: false }, date: { hidden: true } } },
+    ];
+    expect(withPlaces({ sizes: sizes({ box }) }, frameOf)).to.deep.equal({
+      sizes: sizes({ place }),
+    });
+    expect(
+      withPlaces({ placement: "mine", own, changes: { logo: { box } } }, frameOf),
+    ).to.deep.equal({
+      placement: "mine",
+      own,
+      changes: { logo: { place: { x: 1, y: 0.2, width: 0.2, height: 1 } } },
+    });
+    expect(withPlaces({ placement: "x", changes: { logo: { box } } }, frameOf)).to.deep.equal({
+      placement: "x",
+      changes: { logo: {} },
+    });
+    // A node of the arrangement stays in pixels of the lead.
+    expect(withPlaces({ arrangement: [{ id: "logo", box }] }, frameOf)).to.deep.equal({
+      arrangement: [{ id: "logo", box }],
+    });
+  });
+
+  it("are put right in edits too", () => {
+    const at = (field: string) => ["sizes", "story", "changes", "logo", field];
+    expect(withPlaces({ changes: [{ at: at("box"), to: box, was: null }] }, frameOf)).to.deep.equal(
+      {
+        changes: [{ at: at("place"), to: place, was: null }],
+      },
+    );
   });
 });
