@@ -41,4 +41,14 @@ describe("things that are kept", () => {
     expect([one.status, two.status, tries]).to.deep.equal(["rejected", "rejected", 1]);
     expect(await kept.get("a", make)).to.equal(2);
   });
+
+  it("reach who asked for them, though all is let go of meanwhile, and are then made anew", async () => {
+    const kept = new Kept<string>(10, () => 1);
+    let release = (_thing: string) => {};
+    const slow = kept.get("a", () => new Promise((resolve) => (release = resolve)));
+    kept.clear();
+    release("first");
+    expect(await slow).to.equal("first");
+    expect(await kept.get("a", async () => "second")).to.equal("second");
+  });
 });

@@ -75,7 +75,7 @@ describe("the sizes of a piece", () => {
     expect(await page.getByText("Changed on this size").count()).to.equal(0);
   });
 
-  it("let another one lead after a look at before and after, and look back", async () => {
+  it("let another one lead after a look at before and after, and compare", async () => {
     await open("opening-announcement");
     await size("Story").click();
     await page.getByRole("button", { name: "Make it the lead" }).click();
@@ -90,7 +90,7 @@ describe("the sizes of a piece", () => {
 
     const tall = size("Photo feed, tall").locator("canvas");
     const now = (await tall.screenshot()).toString("base64");
-    await page.getByRole("button", { name: "Look back" }).click();
+    await page.getByRole("button", { name: "Compare with before" }).click();
     await settled(page);
     expect((await tall.screenshot()).toString("base64") === now).to.equal(false);
     await page.getByRole("button", { name: "Back to now" }).click();

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Download, Plus, Shirt } from "@lucide/vue";
+import { Download, Palette, Plus } from "@lucide/vue";
 import { NButton } from "naive-ui";
 import { computed, ref } from "vue";
 import type { CrateAnswer, PieceFiling } from "../../core/api";
@@ -82,7 +82,7 @@ const brand = computed(() => library.brandById.get(props.crate.brand));
         class="button plain"
         @click="rebranding = true"
       >
-        <Shirt :size="16" aria-hidden="true" /> Change brand
+        <Palette :size="16" aria-hidden="true" /> Change brand
       </button>
       <a class="button plain" :href="`/api/crates/${crate.id}/bundle`" download>
         <Download :size="16" aria-hidden="true" /> Export

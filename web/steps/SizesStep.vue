@@ -53,7 +53,7 @@ function largeWidth({ width, height }: Placement): number {
         title="b"
         @click="bench.showBefore = !bench.showBefore"
       >
-        {{ bench.showBefore ? "Back to now" : "Look back" }}
+        {{ bench.showBefore ? "Back to now" : "Compare with before" }}
       </button>
       <button
         class="button plain"

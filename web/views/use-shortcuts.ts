@@ -11,7 +11,7 @@ export const shortcuts = [
   { keys: "Enter", does: "Look at the selected size large" },
   { keys: "Esc", does: "Back to the wall" },
   { keys: "g", does: "Show what each channel covers and crops" },
-  { keys: "b", does: "Look back at how it was before the last change" },
+  { keys: "b", does: "Compare with how it was before the last change" },
   { keys: "n", does: "Twelve more looks, in the step Look" },
   { keys: "Ctrl + Z", does: "Undo" },
   { keys: "Ctrl + Shift + Z", does: "Redo" },
