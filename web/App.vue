@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { NConfigProvider } from "naive-ui";
-import ToastList from "./parts/ToastList.vue";
+import ToastList from "./common/ToastList.vue";
 import { useNaiveTheme } from "./theme/naive";
 
 const { theme, overrides } = useNaiveTheme();

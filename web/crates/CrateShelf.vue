@@ -1,0 +1,197 @@
+<script setup lang="ts">
+import { Download, Palette, Plus } from "@lucide/vue";
+import { NButton } from "naive-ui";
+import { computed, ref } from "vue";
+import type { CrateAnswer, PieceFiling } from "../../core/api";
+import { api } from "../api/client";
+import { useLibrary } from "../common/library";
+import { useToasts } from "../common/toasts";
+import { counted } from "../common/counted";
+import DeleteButton from "../common/DeleteButton.vue";
+import CrateBrand from "./CrateBrand.vue";
+import PieceCard from "./PieceCard.vue";
+
+const props = defineProps<{ crate: CrateAnswer }>();
+const emit = defineEmits<{ start: [crate: string, from: string] }>();
+
+const library = useLibrary();
+const toasts = useToasts();
+async function keep(piece: string, filing: PieceFiling): Promise<void> {
+  await act(() => api.filePiece(piece, filing));
+}
+
+/** An empty name is put back. */
+async function rename(event: Event): Promise<void> {
+  const input = event.target as HTMLInputElement;
+  const name = input.value.trim();
+  if (!name) input.value = props.crate.name;
+  else if (name !== props.crate.name) await act(() => api.renameCrate(props.crate.id, name));
+}
+
+/** Whether it could be done. */
+async function act(work: () => Promise<unknown>): Promise<boolean> {
+  try {
+    await work();
+    await library.load();
+    return true;
+  } catch (error) {
+    toasts.fail(error);
+    return false;
+  }
+}
+
+async function remove(kind: "crate" | "piece", id: string, name: string): Promise<void> {
+  if (await act(() => api.remove(kind, id)))
+    toasts.tell(`“${name}” is in the bin for 30 days; look under Storage to bring it back.`);
+}
+
+const rebranding = ref(false);
+const brand = computed(() => library.brandById.get(props.crate.brand));
+</script>
+
+<template>
+  <section class="crate" :aria-label="crate.name">
+    <header>
+      <h2>
+        <input
+          class="crate-name"
+          :value="crate.name"
+          maxlength="120"
+          :aria-label="`Name of the crate ${crate.name}`"
+          :size="Math.max(8, crate.name.length)"
+          @change="rename"
+          @keydown.enter="($event.target as HTMLInputElement).blur()"
+        />
+      </h2>
+      <RouterLink v-if="brand" class="brand" :to="{ name: 'brand', params: { id: brand.id } }">
+        {{ brand.name }}
+        <span class="colours" aria-hidden="true">
+          <i
+            v-for="colour in brand.colours"
+            :key="colour.id"
+            :style="{ background: colour.hex }"
+          ></i>
+        </span>
+      </RouterLink>
+      <span class="space"></span>
+      <RouterLink class="button" :to="{ name: 'new-piece', params: { into: crate.id } }">
+        <Plus :size="16" aria-hidden="true" /> New piece
+      </RouterLink>
+      <button
+        v-if="crate.pieces.length > 0 && library.brands.length > 1"
+        class="button plain"
+        @click="rebranding = true"
+      >
+        <Palette :size="16" aria-hidden="true" /> Change brand
+      </button>
+      <a class="button plain" :href="`/api/crates/${crate.id}/bundle`" download>
+        <Download :size="16" aria-hidden="true" /> Export
+      </a>
+      <DeleteButton
+        :name="`the crate ${crate.name}`"
+        title="Delete it with its pieces; they can be brought back for 30 days"
+        @remove="remove('crate', crate.id, crate.name)"
+      />
+    </header>
+    <CrateBrand v-model:shown="rebranding" :crate="crate" />
+    <p v-if="crate.pieces.length === 0" class="quiet">
+      This crate is empty. Begin with what the first piece should say.
+    </p>
+    <div v-else class="pieces">
+      <PieceCard
+        v-for="piece in crate.pieces"
+        :key="piece.id"
+        :piece="piece"
+        @start="emit('start', crate.id, piece.id)"
+        @keep="keep(piece.id, $event)"
+        @remove="remove('piece', piece.id, piece.title)"
+      />
+    </div>
+    <details v-if="crate.archived.length" class="archived">
+      <summary>{{ counted(crate.archived.length, "piece") }} put aside</summary>
+      <ul>
+        <li v-for="piece in crate.archived" :key="piece.id">
+          {{ piece.title }}
+          <button class="button plain" @click="keep(piece.id, { archived: false })">
+            Bring it back
+          </button>
+          <NButton quaternary size="small" @click="remove('piece', piece.id, piece.title)"
+            >Delete</NButton
+          >
+        </li>
+      </ul>
+    </details>
+  </section>
+</template>
+
+<style scoped>
+.crate {
+  padding-bottom: 40px;
+}
+
+header {
+  display: flex;
+  align-items: baseline;
+  gap: 16px;
+  padding-bottom: 8px;
+  margin-bottom: 16px;
+  border-bottom: 1px solid var(--line);
+}
+
+.crate-name {
+  field-sizing: content;
+  min-width: 0;
+  padding: 2px 6px;
+  margin-left: -7px;
+  border: 1px solid transparent;
+  border-radius: 4px;
+  background: none;
+  color: var(--ink);
+  font: 650 18px/1.2 var(--title);
+}
+
+.crate-name:hover {
+  border-color: var(--line-strong);
+}
+
+.archived {
+  padding-top: 16px;
+  color: var(--quiet);
+}
+
+.archived ul {
+  padding: 0;
+  margin: 0;
+  list-style: none;
+}
+
+.brand {
+  display: inline-flex;
+  align-items: center;
+  gap: 12px;
+  color: var(--quiet);
+  font-size: 13px;
+}
+
+.colours {
+  display: inline-flex;
+  gap: 1px;
+}
+
+.colours i {
+  width: 12px;
+  height: 12px;
+  box-shadow: inset 0 0 0 1px rgb(0 0 0 / 0.08);
+}
+
+.space {
+  flex: 1;
+}
+
+.pieces {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 32px;
+  align-items: end;
+}
+</style>

@@ -1,0 +1,141 @@
+<script setup lang="ts">
+import { Archive, CopyPlus } from "@lucide/vue";
+import { computed } from "vue";
+import type { PieceFiling } from "../../core/api";
+import type { Piece } from "../../core/piece";
+import { useLibrary } from "../common/library";
+import { useWall } from "../wall/use-wall";
+import DeleteButton from "../common/DeleteButton.vue";
+import GraphicTile from "../common/GraphicTile.vue";
+
+/** A piece on its crate's shelf: the lead size, and three others small beside it. */
+const props = defineProps<{ piece: Piece }>();
+const emit = defineEmits<{ start: []; keep: [filing: PieceFiling]; remove: [] }>();
+
+const library = useLibrary();
+const wall = useWall({
+  piece: () => props.piece,
+  brand: () => library.brandById.get(props.piece.brand),
+  pictures: () => library.pictures,
+});
+
+const elsewhere = computed(() =>
+  library.crates.filter(({ pieces }) => !pieces.some(({ id }) => id === props.piece.id)),
+);
+const keep = (filing: PieceFiling): void => emit("keep", filing);
+
+const HEIGHT = 240;
+const lead = computed(() => library.placementOf(props.piece, props.piece.lead));
+const others = computed(() =>
+  ["story", "community-link", "ad-medium-rectangle"]
+    .filter((id) => id !== props.piece.lead && props.piece.sizes.some((s) => s.placement === id))
+    .slice(0, 2)
+    .flatMap((id) => library.placementOf(props.piece, id) ?? []),
+);
+const widthAt = (height: number, p: { width: number; height: number }) =>
+  (height * p.width) / p.height;
+const OTHER_WIDTH = 112;
+const kinds = { post: "Post", carousel: "Carousel", story: "Story", ad: "Ad" };
+</script>
+
+<template>
+  <article class="card">
+    <RouterLink
+      class="graphics"
+      :to="{ name: 'piece', params: { id: piece.id, step: 'sizes' } }"
+      :aria-label="`Open ${piece.title}`"
+    >
+      <GraphicTile
+        v-if="lead"
+        :wall="wall"
+        :placement="lead"
+        :width="widthAt(HEIGHT, lead)"
+        :label="`${piece.title}, ${lead.name}`"
+      />
+      <span class="others">
+        <GraphicTile
+          v-for="placement in others"
+          :key="placement.id"
+          :wall="wall"
+          :placement="placement"
+          :width="Math.min(OTHER_WIDTH, widthAt(HEIGHT / 2 - 4, placement))"
+          :label="`${piece.title}, ${placement.name}`"
+        />
+      </span>
+    </RouterLink>
+    <footer>
+      <div>
+        <h3>{{ piece.title }}</h3>
+        <p class="quiet small">{{ kinds[piece.kind] }}, {{ piece.sizes.length }} sizes</p>
+        <p v-if="piece.origin" class="quiet small">
+          {{ piece.origin.kind === "template" ? "began with" : "a copy of" }}
+          {{ piece.origin.name }}
+        </p>
+      </div>
+      <select
+        v-if="elsewhere.length"
+        class="move"
+        value=""
+        :aria-label="`Move ${piece.title} to another crate`"
+        title="Move it to another crate"
+        @change="keep({ crate: ($event.target as HTMLSelectElement).value })"
+      >
+        <option value="" disabled>Move</option>
+        <option v-for="crate in elsewhere" :key="crate.id" :value="crate.id">
+          {{ crate.name }}
+        </option>
+      </select>
+      <button
+        class="button plain"
+        :aria-label="`Put ${piece.title} aside`"
+        title="Put it aside"
+        @click="keep({ archived: true })"
+      >
+        <Archive :size="16" aria-hidden="true" />
+      </button>
+      <button
+        class="button plain"
+        :aria-label="`Start a new piece from ${piece.title}`"
+        title="Start a new piece from this one"
+        @click="emit('start')"
+      >
+        <CopyPlus :size="16" aria-hidden="true" />
+      </button>
+      <DeleteButton :name="piece.title" @remove="emit('remove')" />
+    </footer>
+  </article>
+</template>
+
+<style scoped>
+.graphics {
+  display: flex;
+  gap: 8px;
+  align-items: end;
+}
+
+.others {
+  display: grid;
+  gap: 8px;
+  align-content: end;
+}
+
+.move {
+  max-width: 76px;
+  border: 0;
+  background: none;
+  color: var(--leaf);
+  font: 600 13px var(--text);
+}
+
+footer > div {
+  flex: 1;
+  padding-right: 8px;
+}
+
+footer {
+  display: flex;
+  align-items: center;
+  gap: 2px;
+  padding-top: 8px;
+}
+</style>

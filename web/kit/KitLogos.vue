@@ -1,0 +1,313 @@
+<script setup lang="ts">
+import { X } from "@lucide/vue";
+import { NButton } from "naive-ui";
+import { computed, ref, shallowRef } from "vue";
+import { Logo, logoName, type BrandColour } from "../../core/brand";
+import { luminance } from "../../core/colour";
+import type { FileId, PictureFile } from "../../core/files";
+import { asLogo, proposedLogos, type LogoProposal } from "../../core/kit";
+import type { LogoWish } from "../../core/api";
+import { api } from "../api/client";
+import { useLibrary } from "../common/library";
+import LogoPlate from "./LogoPlate.vue";
+
+/** The versions of a kit's logo, to be changed, and further ones made from those that are there. */
+const logos = defineModel<Logo[]>({ required: true });
+const props = defineProps<{ colours: BrandColour[] }>();
+
+const library = useLibrary();
+/** What was made here is not in the library yet. */
+const made = shallowRef<readonly PictureFile[]>([]);
+const pictureOf = (id: FileId): PictureFile | undefined =>
+  made.value.find((one) => one.id === id) ?? library.pictures.find((one) => one.id === id);
+const proposals = computed(() =>
+  proposedLogos({ logos: logos.value, colours: props.colours }, pictureOf),
+);
+/** Files as they came, by those that stand in for them without their flat ground. */
+const withGround = shallowRef<Readonly<Record<FileId, FileId>>>({});
+
+const busy = ref(false);
+const failure = ref("");
+
+/** Runs one step that asks the server; what goes wrong is said here and changes nothing. */
+async function step(work: () => Promise<void>): Promise<void> {
+  busy.value = true;
+  failure.value = "";
+  try {
+    await work();
+  } catch (error) {
+    failure.value = (error as Error).message;
+  } finally {
+    busy.value = false;
+  }
+}
+
+const hexes = computed(() => props.colours.map(({ hex }) => hex));
+const byLight = computed(() => [...hexes.value].sort((a, b) => luminance(a) - luminance(b)));
+/** The ink of a one-colour version: the kit's darkest or lightest. */
+const inks = computed(() => ({ light: byLight.value[0]!, dark: byLight.value.at(-1)! }));
+
+const change = (index: number, part: Partial<Logo>): void => {
+  logos.value = logos.value.map((logo, i) => (i === index ? { ...logo, ...part } : logo));
+};
+const has = (file: string): boolean => logos.value.some((logo) => logo.file === file);
+
+function add(picture: PictureFile, part: Partial<Logo> = {}): void {
+  made.value = [...made.value, picture];
+  if (!has(picture.id))
+    logos.value = [...logos.value, { ...asLogo(picture, hexes.value), ...part }];
+}
+
+const upload = (event: Event) =>
+  step(async () => {
+    const input = event.target as HTMLInputElement;
+    for (const file of input.files ?? []) {
+      const picture = await api.addPicture(file);
+      add(picture);
+      if (picture.art?.ground) await takeGround(picture.id);
+    }
+    input.value = "";
+  });
+
+/** Takes the flat ground away that a logo stands on; it can be given back. */
+async function takeGround(file: FileId): Promise<void> {
+  const wish: LogoWish = { as: "without-ground" };
+  const picture = await api.logoVersion(file, wish);
+  made.value = [...made.value, picture];
+  withGround.value = { ...withGround.value, [picture.id]: file };
+  exchange(file, picture);
+}
+
+function exchange(file: FileId, { id, art, ...rest }: PictureFile): void {
+  const hadGround = pictureOf(file)?.art?.ground !== undefined;
+  const { ground } = asLogo({ id, ...rest, ...(art ? { art } : {}) }, hexes.value);
+  logos.value = logos.value.map((logo) =>
+    logo.file === file ? { ...logo, file: id, ...(hadGround ? { ground } : {}) } : logo,
+  );
+}
+
+function giveGroundBack(file: FileId): void {
+  const picture = pictureOf(withGround.value[file]!);
+  if (picture) exchange(file, picture);
+}
+
+/** Takes a version into the kit that was only made when a size needed it. */
+const keep = ({ logo, from, ink }: LogoProposal) =>
+  step(async () => {
+    if (!ink) {
+      logos.value = [...logos.value, logo];
+      return;
+    }
+    const picture = await api.logoVersion(from.id, { as: "one-colour", hex: ink });
+    add(picture, { kind: logo.kind, ink: "one-colour", ground: logo.ground });
+  });
+
+/** For dark grounds a light one, and back. */
+const inOneColour = (logo: Logo, ground: "light" | "dark") =>
+  step(async () => {
+    const wish: LogoWish = { as: "one-colour", hex: inks.value[ground] };
+    const picture = await api.logoVersion(logo.file, wish);
+    add(picture, { kind: logo.kind, ink: "one-colour", ground });
+  });
+
+const GROUNDS = ["light", "dark", "any"] as const;
+const value = (event: Event): string => (event.target as HTMLInputElement).value;
+const called = (name: string): string => name.charAt(0).toUpperCase() + name.slice(1);
+const number = (event: Event): number => (event.target as HTMLInputElement).valueAsNumber;
+</script>
+
+<template>
+  <section aria-label="Logos">
+    <div class="section-head">
+      <h2>Logos</h2>
+      <label class="button plain file">
+        Add a version
+        <input
+          class="hidden-name"
+          type="file"
+          accept="image/*,.svg"
+          multiple
+          aria-label="Add a version of the logo"
+          @change="upload"
+        />
+      </label>
+    </div>
+    <p v-if="failure" role="alert" class="failure">{{ failure }}</p>
+    <p v-if="logos.length === 0" class="quiet">
+      No logo yet. Add one as SVG or PNG; the other versions can be made from it.
+    </p>
+    <div v-for="(logo, index) in logos" :key="`${logo.file} ${logo.kind}`" class="logo">
+      <LogoPlate :logo="logo" :colours="colours" :picture="pictureOf(logo.file)" class="plate" />
+      <div class="settings labelled">
+        <label>
+          Kind
+          <select
+            class="field"
+            :value="logo.kind"
+            @change="change(index, { kind: value($event) === 'mark' ? 'mark' : 'full' })"
+          >
+            <option value="full">full logo</option>
+            <option value="mark">mark alone</option>
+          </select>
+        </label>
+        <label>
+          Colours
+          <select
+            class="field"
+            :value="logo.ink"
+            @change="change(index, { ink: value($event) === 'own' ? 'own' : 'one-colour' })"
+          >
+            <option value="own">its own</option>
+            <option value="one-colour">one colour</option>
+          </select>
+        </label>
+        <label>
+          Stands on
+          <select
+            class="field"
+            :value="logo.ground"
+            @change="change(index, { ground: Logo.shape.ground.parse(value($event)) })"
+          >
+            <option v-for="ground in GROUNDS" :key="ground" :value="ground">
+              {{ ground === "any" ? "any ground" : `${ground} grounds` }}
+            </option>
+          </select>
+        </label>
+        <label>
+          Clear space, % of height
+          <input
+            class="field number"
+            type="number"
+            min="0"
+            max="100"
+            step="5"
+            :value="Math.round(100 * logo.clear)"
+            @change="change(index, { clear: number($event) / 100 || 0 })"
+          />
+        </label>
+        <label>
+          Least width, px
+          <input
+            class="field number"
+            type="number"
+            min="8"
+            max="400"
+            :value="logo.leastWidth"
+            @change="change(index, { leastWidth: number($event) || 16 })"
+          />
+        </label>
+        <div class="makes">
+          <NButton
+            v-if="withGround[logo.file]"
+            size="small"
+            :disabled="busy"
+            @click="giveGroundBack(logo.file)"
+          >
+            Give its flat ground back
+          </NButton>
+          <NButton
+            v-else-if="pictureOf(logo.file)?.art?.ground"
+            size="small"
+            :disabled="busy"
+            @click="step(() => takeGround(logo.file))"
+          >
+            Take its flat ground away
+          </NButton>
+          <NButton size="small" :disabled="busy" @click="inOneColour(logo, 'light')">
+            One colour, dark
+          </NButton>
+          <NButton size="small" :disabled="busy" @click="inOneColour(logo, 'dark')">
+            One colour, light
+          </NButton>
+        </div>
+      </div>
+      <button
+        class="button plain remove"
+        :aria-label="`Take out the ${logoName(logo)}`"
+        @click="logos = logos.filter((_, i) => i !== index)"
+      >
+        <X :size="16" aria-hidden="true" />
+      </button>
+    </div>
+    <template v-if="proposals.length > 0">
+      <h3>Made by the program, where a size needs it</h3>
+      <ul class="proposals">
+        <li v-for="one in proposals" :key="`${one.logo.kind} ${one.logo.ground} ${one.from.id}`">
+          <LogoPlate
+            :logo="one.logo"
+            :colours="colours"
+            :picture="one.from"
+            :ink="one.ink"
+            class="plate"
+          />
+          <span class="small">{{ called(logoName(one.logo)) }}</span>
+          <NButton size="small" :disabled="busy" @click="keep(one)">Keep it in the kit</NButton>
+        </li>
+      </ul>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.file {
+  position: relative;
+}
+
+.logo {
+  display: grid;
+  grid-template-columns: 200px 1fr auto;
+  gap: 16px;
+  padding: 12px 0;
+  border-top: 1px solid var(--line);
+}
+
+.plate {
+  height: 116px;
+}
+
+.settings {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 12px;
+  align-content: start;
+}
+
+.settings .field {
+  width: 128px;
+}
+
+.makes {
+  display: flex;
+  flex-basis: 100%;
+  flex-wrap: wrap;
+  gap: 4px;
+}
+
+.remove {
+  align-self: start;
+}
+
+h3 {
+  padding: 16px 0 8px;
+  font: 600 13px/1.3 var(--text);
+}
+
+.proposals {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(180px, 1fr));
+  gap: 16px;
+  padding: 0;
+  margin: 0;
+  list-style: none;
+}
+
+.proposals li {
+  display: grid;
+  gap: 6px;
+  justify-items: start;
+}
+
+.proposals .plate {
+  width: 100%;
+}
+</style>

@@ -1,0 +1,22 @@
+<script setup lang="ts">
+import { when } from "../common/when";
+import type { BrandVersion } from "../../core/api";
+
+/** What a kit has been, newest first; each but the newest can be brought back. */
+defineProps<{ versions: BrandVersion[] }>();
+const emit = defineEmits<{ restore: [version: BrandVersion] }>();
+</script>
+
+<template>
+  <section v-if="versions.length > 1" aria-label="Versions">
+    <h2>Versions</h2>
+    <ol class="dated">
+      <li v-for="(version, index) in versions" :key="version.number">
+        <span class="quiet small number">{{ when(version.created) }}</span>
+        <span>{{ version.changes.join("; ") || "As it came in" }}</span>
+        <span v-if="index === 0" class="quiet small">now</span>
+        <button v-else class="button plain" @click="emit('restore', version)">Bring back</button>
+      </li>
+    </ol>
+  </section>
+</template>

@@ -1,0 +1,287 @@
+<script setup lang="ts">
+import { useLocalStorage } from "@vueuse/core";
+import { computed, onMounted, ref, watch } from "vue";
+import { useRouter } from "vue-router";
+import type { FileId } from "../../core/files";
+import { sortMessage, wordsOf, type SortedLine } from "../../core/message";
+import type { Template } from "../../core/templates";
+import { api } from "../api/client";
+import ImportJson from "../common/ImportJson.vue";
+import PageBar from "../common/PageBar.vue";
+import { pasteMarked } from "../workbench/message/pasted";
+import PicturePicks from "./PicturePicks.vue";
+import { picturesFor, PREVIEW, previewOf } from "./previews";
+import SortedLines from "./SortedLines.vue";
+import { isFound, NO_FILTERS, type Filters } from "./template-filters";
+import TemplateFilters from "./TemplateFilters.vue";
+import TemplateTile from "./TemplateTile.vue";
+import { useOffers } from "./use-offers";
+import { useLibrary } from "../common/library";
+import { useTemplates } from "./templates";
+import { useToasts } from "../common/toasts";
+
+/** A new piece begins with what it should say; then the templates that suit that best, live in the brand. */
+const props = defineProps<{ into?: string }>();
+
+const library = useLibrary();
+const list = useTemplates();
+const toasts = useToasts();
+const router = useRouter();
+
+const typed = ref("");
+/** Slots that a person chose, by the words of their line: they hold while one goes on typing. */
+const corrections = ref<Record<string, string>>({});
+const lines = computed(() =>
+  sortMessage(typed.value).map(({ text, slot }) => ({
+    text,
+    slot: corrections.value[text] ?? slot,
+  })),
+);
+const chosen = ref<FileId[]>([]);
+const brandId = ref("");
+const crateId = ref(props.into ?? "");
+const filters = ref<Filters>(NO_FILTERS);
+const failure = ref("");
+const busy = ref(false);
+const favourites = useLocalStorage<string[]>("favourite-templates", []);
+const recent = useLocalStorage<string[]>("recent-templates", []);
+
+onMounted(async () => {
+  document.title = "New piece – Zest Crate";
+  try {
+    await Promise.all([list.load(), library.state === "ready" ? undefined : library.load()]);
+  } catch (error) {
+    failure.value = (error as Error).message;
+  }
+});
+
+const crate = computed(() => library.crates.find(({ id }) => id === crateId.value));
+watch(
+  () => [library.crates, library.brands] as const,
+  () => {
+    crateId.value ||= library.crates[0]?.id ?? "";
+    brandId.value ||= crate.value?.brand ?? library.brands[0]?.id ?? "";
+  },
+  { immediate: true },
+);
+watch(crateId, () => (brandId.value = crate.value?.brand ?? brandId.value));
+const brand = computed(() => library.brandById.get(brandId.value));
+
+function correct(next: readonly SortedLine[]): void {
+  const changed = next.filter(({ slot }, i) => slot !== lines.value[i]?.slot);
+  const byWords = Object.fromEntries(changed.map(({ text, slot }) => [text, slot]));
+  corrections.value = { ...corrections.value, ...byWords };
+}
+
+const words = computed(() => wordsOf(lines.value));
+const hasWords = computed(() => lines.value.length > 0);
+
+/** Recent ones and favourites first as long as there are no words to judge by. */
+const found = computed(() => {
+  const all = list.templates.filter((template) => isFound(template, filters.value));
+  const rank = ({ id }: Template) =>
+    hasWords.value ? 0 : favourites.value.includes(id) ? -2 : recent.value.includes(id) ? -1 : 0;
+  return [...all].sort((a, b) => rank(a) - rank(b));
+});
+
+/** Only this brand's own pictures stand in for those that a template was drawn for. */
+const wanted = computed(() => ({
+  words: words.value,
+  pictures: chosen.value,
+  shelf: library.photographsOf(brandId.value).map(({ id }) => id),
+}));
+/** A template shows the same pictures wherever filters and fit put it. */
+const placeOf = (template: Template): number => list.templates.indexOf(template);
+const pieces = computed(() => {
+  const kit = brand.value;
+  if (!kit) return [];
+  return found.value.map((template) => ({
+    template,
+    piece: previewOf(template, kit, placeOf(template), wanted.value),
+  }));
+});
+const { ordered: previews, busy: weighing } = useOffers({
+  pieces: () => pieces.value,
+  brand: () => brand.value,
+  wanted: () => hasWords.value || chosen.value.length > 0,
+});
+
+async function begin(template: Template): Promise<void> {
+  if (busy.value || !crateId.value) return;
+  busy.value = true;
+  try {
+    const { piece } = await api.beginPiece(crateId.value, {
+      template: template.id,
+      words: words.value,
+      pictures: picturesFor(template, placeOf(template), wanted.value),
+    });
+    recent.value = [template.id, ...recent.value.filter((id) => id !== template.id)].slice(0, 6);
+    await library.load();
+    await router.push({ name: "piece", params: { id: piece.id, step: "message" } });
+  } catch (error) {
+    toasts.fail(error);
+  } finally {
+    busy.value = false;
+  }
+}
+
+const toggled = (all: readonly string[], one: string): string[] =>
+  all.includes(one) ? all.filter((other) => other !== one) : [...all, one];
+
+async function remove(template: Template): Promise<void> {
+  try {
+    await list.remove(template.id);
+  } catch (error) {
+    toasts.fail(error);
+  }
+}
+
+async function take(template: unknown): Promise<void> {
+  try {
+    const { name } = await api.importTemplate(template);
+    await list.load();
+    toasts.tell(`“${name}” is a template of the house now.`);
+  } catch (error) {
+    toasts.fail(error);
+  }
+}
+</script>
+
+<template>
+  <div class="page">
+    <PageBar title="New piece">
+      <label class="in">
+        <span class="quiet">into</span>
+        <select v-model="crateId" class="field" aria-label="Crate">
+          <option v-for="one in library.crates" :key="one.id" :value="one.id">
+            {{ one.name }}
+          </option>
+        </select>
+      </label>
+      <label class="in">
+        <span class="quiet">shown in</span>
+        <select v-model="brandId" class="field brand" aria-label="Shown in">
+          <option v-for="one in library.brands" :key="one.id" :value="one.id">
+            {{ one.name }}
+          </option>
+        </select>
+      </label>
+      <ImportJson
+        label="Import a template"
+        what="A template to import"
+        @read="take"
+        @failed="toasts.fail"
+      />
+    </PageBar>
+    <div class="columns">
+      <aside aria-label="Message">
+        <h2><label for="typed">What should it say?</label></h2>
+        <textarea
+          id="typed"
+          v-model="typed"
+          class="field typed"
+          rows="7"
+          maxlength="4000"
+          placeholder="Type or paste a few lines: a headline, when, where, what it costs, what to do."
+          @paste="pasteMarked"
+        ></textarea>
+        <template v-if="hasWords">
+          <p class="quiet small">Sorted by their form; change what is not right.</p>
+          <SortedLines :model-value="lines" @update:model-value="correct" />
+        </template>
+        <PicturePicks v-model="chosen" :brand="brandId" />
+      </aside>
+      <main>
+        <TemplateFilters v-model="filters" :templates="list.templates" />
+        <p v-if="failure" role="alert" class="failure">{{ failure }}</p>
+        <p v-else-if="!brand || list.templates.length === 0" class="quiet">
+          Opening the templates …
+        </p>
+        <p v-else-if="previews.length === 0" class="quiet">
+          No template is found so. Take out a filter, or look for another word.
+        </p>
+        <template v-else-if="brand">
+          <h2 v-if="hasWords">These suit it best</h2>
+          <div class="tiles" :aria-busy="busy || weighing">
+            <TemplateTile
+              v-for="({ template, piece }, index) in previews"
+              :key="template.id"
+              :class="{ best: hasWords && index < 3 }"
+              :template="template"
+              :piece="piece"
+              :brand="brand"
+              :area="hasWords && index < 3 ? 62000 : PREVIEW.area"
+              :favourite="favourites.includes(template.id)"
+              :house="list.house.includes(template.id)"
+              @pick="begin(template)"
+              @favour="favourites = toggled(favourites, template.id)"
+              @remove="remove(template)"
+            />
+          </div>
+        </template>
+      </main>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.page {
+  display: grid;
+  grid-template-rows: 48px 1fr;
+  height: 100%;
+}
+
+.in {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+}
+
+.brand {
+  max-width: 240px;
+}
+
+.columns {
+  display: grid;
+  grid-template-columns: 340px minmax(0, 1fr);
+  min-height: 0;
+}
+
+aside {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 12px;
+  align-content: start;
+  padding: 18px 22px 40px;
+  overflow: auto;
+  border-right: 1px solid var(--line);
+  background: var(--card);
+}
+
+.typed {
+  min-height: 148px;
+  padding: 10px 12px;
+  font-size: 15px;
+  resize: vertical;
+}
+
+main {
+  padding: 18px 22px 48px;
+  overflow: auto;
+}
+
+h2 {
+  padding-bottom: 12px;
+}
+
+aside h2 {
+  padding: 0;
+}
+
+.tiles {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 28px 24px;
+  align-items: end;
+}
+</style>

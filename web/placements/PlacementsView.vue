@@ -1,0 +1,168 @@
+<script setup lang="ts">
+import { computed, onMounted, ref } from "vue";
+import type { PlacementFacts } from "../../core/api";
+import { isShipped, type Placement } from "../../core/placements";
+import { api } from "../api/client";
+import { counted } from "../common/counted";
+import ImportJson from "../common/ImportJson.vue";
+import PageBar from "../common/PageBar.vue";
+import PlacementCard from "./PlacementCard.vue";
+import PlacementEditor from "./PlacementEditor.vue";
+import { useLibrary } from "../common/library";
+import { useToasts } from "../common/toasts";
+import { byChannel, channelName, isCalled } from "../wall/packing";
+
+/** The team's placement catalogue: looked at, corrected, added to, and taken elsewhere as a file. */
+const library = useLibrary();
+const toasts = useToasts();
+const find = ref("");
+/** The placement that is open: an id, or "new" for one that is being added. */
+const open = ref<string>();
+
+onMounted(() => {
+  document.title = "Placements – Zest Crate";
+  if (library.state !== "ready") void library.load();
+});
+
+const groups = computed(() =>
+  byChannel(library.placements.filter((placement) => isCalled(placement, find.value))),
+);
+const channels = computed(() => byChannel(library.placements).map(({ channel }) => channel));
+const shipped = computed(
+  () => new Map(library.catalogue?.shipped.map((placement) => [placement.id, placement])),
+);
+const isAdded = ({ id }: Placement): boolean => !isShipped(id);
+
+function markOf(placement: Placement): string {
+  if (placement.retired) return "Retired";
+  if (isAdded(placement)) return "Yours";
+  return shipped.value.has(placement.id) ? "Corrected" : "";
+}
+
+const current = computed(() => library.placements.find(({ id }) => id === open.value));
+
+/** A new one starts as a square post, so that only what differs need be said. */
+const FRESH: PlacementFacts = {
+  name: "New placement",
+  channel: "own-channel",
+  width: 1080,
+  height: 1080,
+  viewWidth: 390,
+  use: "post",
+  margin: 80,
+  covered: [],
+  crops: [],
+  formats: ["png", "jpeg"],
+  source: "set by hand",
+};
+
+async function saved(id: string | undefined): Promise<void> {
+  await library.load();
+  open.value = id;
+}
+
+async function take(catalogue: unknown): Promise<void> {
+  try {
+    const { added, changed, same } = await api.importPlacements(catalogue);
+    await library.load();
+    toasts.tell(
+      `${counted(added.length, "placement")} added, ${changed.length} corrected, ${same.length} as they were.`,
+    );
+  } catch (error) {
+    toasts.fail(error);
+  }
+}
+</script>
+
+<template>
+  <PageBar title="Placements">
+    <a class="button" href="/api/placements/export" download>Export as JSON</a>
+    <ImportJson label="Import" what="A catalogue to import" @read="take" @failed="toasts.fail" />
+    <button class="button main" @click="open = 'new'">Add a placement</button>
+  </PageBar>
+  <div class="columns">
+    <main>
+      <p v-if="library.state === 'failed'" role="alert" class="failure">{{ library.failure }}</p>
+      <p v-else-if="library.state === 'loading'" class="quiet">Loading the placements …</p>
+      <template v-else>
+        <div class="head">
+          <input
+            v-model="find"
+            class="field"
+            type="search"
+            aria-label="Find a placement"
+            placeholder="Find by name, channel or size"
+          />
+          <p class="quiet small">
+            Shaded: outside the margin. Darker: covered by the channel. Dashed: crops.
+          </p>
+        </div>
+        <p v-if="groups.length === 0" class="quiet">No placement is called “{{ find }}”.</p>
+        <section v-for="group in groups" :key="group.channel">
+          <h2>{{ channelName(group.channel) }}</h2>
+          <div class="cards">
+            <PlacementCard
+              v-for="placement in group.placements"
+              :key="placement.id"
+              :placement="placement"
+              :mark="markOf(placement)"
+              :checked="placement.checked ?? library.catalogue?.checked ?? ''"
+              :current="placement.id === open"
+              @pick="open = placement.id"
+            />
+          </div>
+        </section>
+      </template>
+    </main>
+    <PlacementEditor
+      v-if="open === 'new' || current"
+      :key="`${open} ${JSON.stringify(current)}`"
+      :placement="current"
+      :fresh="FRESH"
+      :channels="channels"
+      :shipped="current && shipped.get(current.id)"
+      :added="current ? isAdded(current) : true"
+      @saved="saved"
+      @close="open = undefined"
+    />
+  </div>
+</template>
+
+<style scoped>
+.columns {
+  display: flex;
+  height: calc(100% - 48px);
+}
+
+main {
+  flex: 1;
+  min-width: 0;
+  padding: 16px 22px 48px;
+  overflow: auto;
+}
+
+.head {
+  display: flex;
+  gap: 20px;
+  align-items: center;
+}
+
+.head .field {
+  max-width: 320px;
+}
+
+section {
+  padding-top: 22px;
+}
+
+h2 {
+  padding-bottom: 10px;
+  font-size: 16px;
+}
+
+.cards {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+}
+</style>

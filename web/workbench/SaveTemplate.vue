@@ -1,0 +1,140 @@
+<script setup lang="ts">
+import { ref, shallowRef, watch } from "vue";
+import { isText } from "../../core/piece";
+import { LookName, moodOf, Purpose, type Template } from "../../core/templates";
+import { api } from "../api/client";
+import { usePiece } from "./piece";
+import { useTemplates } from "../new-piece/templates";
+import { useToasts } from "../common/toasts";
+import DialogCard from "../common/DialogCard.vue";
+
+/**
+ * Saves the open piece as a template of the house; or, when it began with one, changes that one, which nothing else
+ * ever does. The piece itself stays as it is.
+ */
+const shown = defineModel<boolean>("shown", { required: true });
+
+const open = usePiece();
+const toasts = useToasts();
+const list = useTemplates();
+const name = ref("");
+const purpose = ref<Purpose>("announcement");
+const look = ref<LookName>("photographic");
+const note = ref("");
+const fixed = ref<string[]>([]);
+const failure = ref("");
+/** The template of the house that the piece began with. */
+const began = shallowRef<Template>();
+const changing = ref(false);
+
+watch(shown, async (now) => {
+  if (!now) return;
+  failure.value = "";
+  changing.value = false;
+  began.value = undefined;
+  ask();
+  const { origin } = open.piece ?? {};
+  if (origin?.kind !== "template") return;
+  await list.load().catch(() => undefined);
+  if (list.house.includes(origin.id))
+    began.value = list.templates.find(({ id }) => id === origin.id);
+});
+watch(changing, ask);
+
+/** What is asked for begins with what is known. */
+function ask(): void {
+  const known = changing.value ? began.value : undefined;
+  name.value = known?.name ?? open.piece?.title ?? "";
+  purpose.value = known?.purposes[0] ?? "announcement";
+  look.value = known?.looks[0] ?? "photographic";
+  note.value = known?.note ?? "";
+  fixed.value = known?.fixed ?? [];
+}
+
+async function save(): Promise<void> {
+  const { piece, brand } = open;
+  if (!piece || !brand) return;
+  try {
+    await open.save();
+    const wanted = {
+      piece: piece.id,
+      name: name.value,
+      purposes: [purpose.value],
+      looks: [look.value],
+      mood: moodOf(brand, piece.spread),
+      fixed: fixed.value,
+      ...(note.value ? { note: note.value } : {}),
+    };
+    const made =
+      changing.value && began.value
+        ? await api.changeTemplate(began.value.id, wanted)
+        : await api.addTemplate(wanted);
+    toasts.tell(
+      changing.value
+        ? `“${made.name}” begins like this from now on; pieces that began with it stay as they are.`
+        : `“${made.name}” can be begun with from now on.`,
+    );
+    shown.value = false;
+  } catch (error) {
+    failure.value = (error as Error).message;
+  }
+}
+</script>
+
+<template>
+  <DialogCard v-model:shown="shown" title="Save as a template" :width="520">
+    <p v-if="failure" role="alert" class="failure">{{ failure }}</p>
+    <form class="asking" @submit.prevent="save">
+      <fieldset v-if="began">
+        <legend class="hidden-name">New or changed</legend>
+        <label class="one">
+          <input v-model="changing" type="radio" :value="false" /> As a new template
+        </label>
+        <label class="one">
+          <input v-model="changing" type="radio" :value="true" /> Change “{{ began.name }}”, which
+          it began with
+        </label>
+      </fieldset>
+      <label>Name<input v-model="name" class="field" maxlength="80" required /></label>
+      <label
+        >What it is for
+        <select v-model="purpose" class="field">
+          <option v-for="one in Purpose.options" :key="one">{{ one }}</option>
+        </select></label
+      >
+      <label
+        >What it looks like
+        <select v-model="look" class="field">
+          <option v-for="one in LookName.options" :key="one">{{ one }}</option>
+        </select></label
+      >
+      <label>Note for whoever uses it<input v-model="note" class="field" maxlength="500" /></label>
+      <fieldset v-if="open.piece">
+        <legend>Fixed, whatever the message is</legend>
+        <template v-for="(filling, slot) in open.piece.message" :key="slot">
+          <span v-if="isText(filling)" class="one">
+            <input :id="`fix-${slot}`" v-model="fixed" type="checkbox" :value="slot" />
+            <label :for="`fix-${slot}`">{{ filling.text || slot }}</label>
+          </span>
+        </template>
+      </fieldset>
+      <button class="button main" type="submit">
+        {{ changing ? "Change the template" : "Save the template" }}
+      </button>
+    </form>
+  </DialogCard>
+</template>
+
+<style scoped>
+fieldset {
+  display: grid;
+  gap: 2px;
+  padding: 0;
+  border: 0;
+}
+
+.one {
+  display: flex;
+  gap: 8px;
+}
+</style>

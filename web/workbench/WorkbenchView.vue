@@ -1,0 +1,144 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, provide, watch } from "vue";
+import { useRouter } from "vue-router";
+import { wallKey } from "../wall/wall-key";
+import UnsavedBanner from "./UnsavedBanner.vue";
+import LedgerPanel from "./LedgerPanel.vue";
+import MessageSheet from "./message/MessageSheet.vue";
+import ShortcutList from "./ShortcutList.vue";
+import TopBar from "./TopBar.vue";
+import { steps, type Step } from "../router";
+import BatchStep from "./batch/BatchStep.vue";
+import DeliverStep from "./deliver/DeliverStep.vue";
+import LookStep from "./look/LookStep.vue";
+import PreflightStep from "./preflight/PreflightStep.vue";
+import SizesStep from "./sizes/SizesStep.vue";
+import { useBench } from "./bench";
+import { useLibrary } from "../common/library";
+import { usePiece } from "./piece";
+import { useWall } from "../wall/use-wall";
+import { useShortcuts } from "./use-shortcuts";
+
+const props = defineProps<{ id: string; step: Step }>();
+
+const library = useLibrary();
+const open = usePiece();
+const bench = useBench();
+const router = useRouter();
+
+const wall = useWall({
+  piece: () => (bench.showBefore && open.before) || open.piece,
+  brand: () => open.brand,
+  pictures: () => library.pictures,
+  reportsOn: () => open.placements,
+});
+provide(wallKey, wall);
+
+watch(
+  () => props.id,
+  async (id) => {
+    bench.reset();
+    if (library.state !== "ready") await library.load();
+    await open.open(id);
+  },
+  { immediate: true },
+);
+watch(
+  () => open.piece?.title,
+  (title) => (document.title = title ? `${title} – Zest Crate` : "Zest Crate"),
+);
+watch(wall.reports, (reports) => {
+  if (!bench.showBefore)
+    open.shown = Object.fromEntries([...reports].map(([id, { layout }]) => [id, layout]));
+});
+// Whoever goes on working sees what is worked on.
+watch(
+  () => open.piece,
+  () => (bench.showBefore = false),
+);
+onBeforeUnmount(() => open.close());
+
+const { listShown } = useShortcuts({
+  go: (step) => void router.push({ name: "piece", params: { id: props.id, step } }),
+});
+
+const views = {
+  message: SizesStep,
+  look: LookStep,
+  sizes: SizesStep,
+  batch: BatchStep,
+  preflight: PreflightStep,
+  deliver: DeliverStep,
+} satisfies Record<Step, unknown>;
+const view = computed(() => views[props.step]);
+const failed = computed(() => open.failure || (library.state === "failed" ? library.failure : ""));
+</script>
+
+<template>
+  <div class="workbench">
+    <TopBar :id="id" :step="step" :steps="steps" :reports="wall.reports.value" />
+    <main v-if="failed" class="note">
+      <h1>This piece cannot be opened</h1>
+      <p>{{ failed }}</p>
+      <p class="actions">
+        <button class="button" @click="open.open(id)">Try again</button>
+        <RouterLink class="button" to="/">Go to the crates</RouterLink>
+      </p>
+    </main>
+    <main v-else-if="!open.piece || !open.brand" class="note quiet">Opening the piece …</main>
+    <div v-else class="columns">
+      <MessageSheet class="sheet" />
+      <main class="centre">
+        <UnsavedBanner />
+        <component :is="view" :step="step" />
+      </main>
+      <LedgerPanel class="ledger" :step="step" />
+    </div>
+    <ShortcutList v-model:shown="listShown" />
+  </div>
+</template>
+
+<style scoped>
+.workbench {
+  display: grid;
+  grid-template-rows: 48px 1fr;
+  height: 100%;
+}
+
+.columns {
+  display: grid;
+  grid-template-columns: 300px minmax(0, 1fr) 280px;
+  min-height: 0;
+}
+
+.sheet,
+.ledger {
+  overflow-y: auto;
+  background: var(--card);
+}
+
+.sheet {
+  border-right: 1px solid var(--line);
+}
+
+.ledger {
+  border-left: 1px solid var(--line);
+}
+
+.centre {
+  min-width: 0;
+  overflow: auto;
+}
+
+.note {
+  display: grid;
+  align-content: start;
+  gap: 8px;
+  padding: 64px;
+}
+
+.actions {
+  display: flex;
+  gap: 8px;
+}
+</style>

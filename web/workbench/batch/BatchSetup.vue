@@ -1,0 +1,150 @@
+<script setup lang="ts">
+import { computed } from "vue";
+import { useBatch } from "./batch";
+import { useLibrary } from "../../common/library";
+import { usePiece } from "../piece";
+import { counted } from "../../common/counted";
+import FileFields from "../deliver/FileFields.vue";
+
+/** In the ledger: how the table is combined, for which sizes, and how much that makes. */
+const batch = useBatch();
+const library = useLibrary();
+const open = usePiece();
+
+const ready = computed(() => (batch.plan?.files ?? 0) > 0);
+const count = computed(() => {
+  const { plan } = batch;
+  if (!plan) return "";
+  const variations = counted(plan.variations, "variation");
+  const sizes = counted(batch.placements.length, "size");
+  return `${variations} × ${sizes} = ${counted(plan.files, "file")}`;
+});
+
+function toggle(list: string[], id: string): string[] {
+  return list.includes(id) ? list.filter((other) => other !== id) : [...list, id];
+}
+</script>
+
+<template>
+  <section class="setup" aria-label="How to combine">
+    <fieldset>
+      <legend>Pairing</legend>
+      <label
+        ><input v-model="batch.pairing" type="radio" value="in-step" /> In step: row by row</label
+      >
+      <label
+        ><input v-model="batch.pairing" type="radio" value="every-mix" /> Every mix of the
+        columns</label
+      >
+    </fieldset>
+    <fieldset v-if="batch.pictureSlot">
+      <legend>
+        Pictures
+        <span class="quiet">{{
+          batch.pictures.length ? `${batch.pictures.length} chosen` : "the piece's own"
+        }}</span>
+      </legend>
+      <div class="pictures">
+        <button
+          v-for="picture in library.photographsOf(open.piece?.brand ?? '')"
+          :key="picture.id"
+          :aria-pressed="batch.pictures.includes(picture.id)"
+          :aria-label="picture.name"
+          @click="batch.pictures = toggle(batch.pictures, picture.id)"
+        >
+          <img :src="`/api/pictures/${picture.id}/rendition?width=320`" alt="" />
+        </button>
+      </div>
+    </fieldset>
+    <fieldset>
+      <legend>Sizes</legend>
+      <label v-for="placement in open.placements" :key="placement.id">
+        <input
+          type="checkbox"
+          :checked="batch.placements.includes(placement.id)"
+          @change="batch.placements = toggle(batch.placements, placement.id)"
+        />
+        {{ placement.name }}
+      </label>
+    </fieldset>
+    <FileFields v-model:format="batch.format" v-model:scale="batch.scale" />
+    <div class="make">
+      <strong class="number" role="status">{{ count }}</strong>
+      <button class="button main" :disabled="!ready" @click="batch.start()">Make them</button>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.setup {
+  display: grid;
+  gap: 20px;
+}
+
+fieldset {
+  display: grid;
+  gap: 4px;
+  min-width: 0;
+  padding: 0;
+  margin: 0;
+  border: 0;
+}
+
+legend {
+  padding: 0 0 6px;
+  font-weight: 650;
+}
+
+legend .quiet {
+  font-weight: 400;
+}
+
+fieldset label {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 8px;
+  align-items: start;
+  font-size: 13px;
+}
+
+input {
+  margin: 3px 0 0;
+  accent-color: var(--leaf);
+}
+
+.pictures {
+  display: grid;
+  grid-template-columns: repeat(3, 1fr);
+  gap: 6px;
+}
+
+.pictures button {
+  padding: 0;
+  border: 0;
+  background: none;
+  cursor: pointer;
+}
+
+.pictures img {
+  display: block;
+  width: 100%;
+  height: 56px;
+  object-fit: cover;
+}
+
+.pictures button[aria-pressed="true"] img {
+  outline: 3px solid var(--zest);
+  outline-offset: -1px;
+}
+
+.make {
+  position: sticky;
+  bottom: -32px;
+  display: grid;
+  gap: 8px;
+  padding: 12px 0 32px;
+  margin-bottom: -32px;
+  border-top: 1px solid var(--line);
+  background: var(--card);
+}
+</style>

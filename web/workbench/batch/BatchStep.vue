@@ -1,0 +1,50 @@
+<script setup lang="ts">
+import { onMounted } from "vue";
+import BatchResult from "./BatchResult.vue";
+import BatchSetup from "./BatchSetup.vue";
+import InLedger from "../InLedger.vue";
+import TableField from "./TableField.vue";
+import { useBatch } from "./batch";
+
+/** A table becomes variations; they appear as they are made, and stay. */
+const batch = useBatch();
+onMounted(() => void batch.refresh());
+</script>
+
+<template>
+  <div class="batch">
+    <h2>Batch</h2>
+    <TableField />
+    <InLedger v-if="batch.table"><BatchSetup /></InLedger>
+    <p v-if="batch.failure" class="failure" role="alert">{{ batch.failure }}</p>
+    <section v-if="batch.batches.length" class="results" aria-label="Batches">
+      <BatchResult
+        v-for="one in batch.batches"
+        :key="one.id"
+        :batch="one"
+        @turn="batch.turn(one.id, $event)"
+        @remove="batch.remove(one.id)"
+      />
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.batch {
+  display: grid;
+  gap: 20px;
+  align-content: start;
+  padding: 20px 22px 48px;
+}
+
+.failure {
+  padding: 10px 14px;
+  border-left: 3px solid var(--berry);
+  background: var(--berry-tint);
+}
+
+.results {
+  display: grid;
+  gap: 28px;
+}
+</style>

@@ -1,0 +1,230 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from "vue";
+import { isUnderWay, type DeliveryAnswer, type ImageFormat } from "../../../core/api";
+import { DEFAULT_PATTERN } from "../../../core/batch";
+import { api } from "../../api/client";
+import { counted } from "../../common/counted";
+import DeliveryList from "./DeliveryList.vue";
+import FileFields from "./FileFields.vue";
+import InLedger from "../InLedger.vue";
+import OutdatedList from "../../common/OutdatedList.vue";
+import GraphicTile from "../../common/GraphicTile.vue";
+import SheetLinks from "../SheetLinks.vue";
+import { useBatch } from "../batch/batch";
+import { usePiece } from "../piece";
+import { useToasts } from "../../common/toasts";
+import { wallWidths } from "../../wall/packing";
+import { useSharedWall } from "../../wall/wall-key";
+
+/** What is handed over: chosen sizes and batches in one zip, with names that can be found again. */
+const open = usePiece();
+const batch = useBatch();
+const toasts = useToasts();
+const wall = useSharedWall();
+
+const sizes = ref<string[]>([]);
+const batches = ref<string[]>([]);
+const format = ref<ImageFormat>("png");
+const scale = ref<1 | 2>(1);
+const pattern = ref(DEFAULT_PATTERN);
+const deliveries = shallowRef<DeliveryAnswer[]>([]);
+let timer: ReturnType<typeof setTimeout> | undefined;
+
+const placements = computed(() => open.placements);
+const withFiles = computed(() => batch.batches.filter((one) => one.made > 0));
+const count = computed(
+  () =>
+    sizes.value.length +
+    withFiles.value
+      .filter((one) => batches.value.includes(one.id))
+      .reduce((sum, one) => sum + one.made, 0),
+);
+const allChosen = computed(() => sizes.value.length === placements.value.length);
+const widths = computed(() => wallWidths(open.placements, 0.6));
+
+onMounted(async () => {
+  sizes.value = placements.value.map((placement) => placement.id);
+  await Promise.all([batch.refresh(), refresh()]);
+});
+onBeforeUnmount(() => clearTimeout(timer));
+watch(placements, (now) => {
+  const ids = new Set(now.map((placement) => placement.id));
+  sizes.value = sizes.value.filter((id) => ids.has(id));
+});
+
+async function refresh(): Promise<void> {
+  clearTimeout(timer);
+  if (!open.piece) return;
+  const answer = await api.deliveries(open.piece.id).catch(() => undefined);
+  if (answer) deliveries.value = answer.deliveries;
+  const more = deliveries.value.some(({ state }) => isUnderWay(state));
+  if (more) timer = setTimeout(() => void refresh(), 400);
+}
+
+async function make(): Promise<void> {
+  if (!open.piece) return;
+  try {
+    await open.save();
+    await api.deliver(open.piece.id, {
+      sizes: sizes.value,
+      batches: batches.value.map((id) => ({ id })),
+      format: format.value,
+      scale: scale.value,
+      pattern: pattern.value.trim() || DEFAULT_PATTERN,
+    });
+    await refresh();
+  } catch (error) {
+    toasts.fail(error);
+  }
+}
+
+const time = (value: string): string =>
+  new Date(value).toLocaleString(undefined, { dateStyle: "medium", timeStyle: "short" });
+</script>
+
+<template>
+  <div class="deliver">
+    <header>
+      <h2>Deliver</h2>
+      <span class="space"></span>
+      <button class="button plain" @click="sizes = allChosen ? [] : placements.map((p) => p.id)">
+        {{ allChosen ? "Choose none" : "Choose all" }}
+      </button>
+      <SheetLinks />
+    </header>
+    <div class="tiles">
+      <label
+        v-for="placement in placements"
+        :key="placement.id"
+        :class="{ off: !sizes.includes(placement.id) }"
+        :style="{ width: `${Math.max(120, widths.get(placement.id) ?? 1)}px` }"
+      >
+        <GraphicTile
+          :wall="wall"
+          :placement="placement"
+          :width="widths.get(placement.id) ?? 1"
+          :label="placement.name"
+        />
+        <span class="name"
+          ><input v-model="sizes" type="checkbox" :value="placement.id" />
+          {{ placement.name }}</span
+        >
+      </label>
+    </div>
+    <OutdatedList v-if="open.brand && open.piece" :brand="open.brand" :piece="open.piece.id" />
+    <InLedger>
+      <fieldset v-if="withFiles.length">
+        <legend>Batches</legend>
+        <label v-for="one in withFiles" :key="one.id">
+          <input v-model="batches" type="checkbox" :value="one.id" />
+          {{ one.variations }} variations, {{ one.made }} files, {{ time(one.started) }}
+        </label>
+      </fieldset>
+      <section class="form" aria-label="Files">
+        <FileFields v-model:format="format" v-model:scale="scale" />
+        <label>
+          Names
+          <textarea v-model="pattern" class="field pattern" rows="3" spellcheck="false"></textarea>
+        </label>
+        <button class="button main" :disabled="count === 0" @click="make">
+          {{ count === 0 ? "Nothing chosen" : `Make a zip of ${counted(count, "file")}` }}
+        </button>
+      </section>
+      <DeliveryList :deliveries="deliveries" @changed="refresh" />
+    </InLedger>
+  </div>
+</template>
+
+<style scoped>
+.deliver {
+  display: grid;
+  gap: 20px;
+  align-content: start;
+  padding: 16px 22px 48px;
+}
+
+header {
+  display: flex;
+  align-items: center;
+  min-height: 32px;
+}
+
+.space {
+  flex: 1;
+}
+
+.tiles {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 20px 16px;
+  align-items: end;
+}
+
+.tiles label {
+  display: grid;
+  gap: 6px;
+  font-size: 12.5px;
+  line-height: 1.3;
+  cursor: pointer;
+}
+
+.tiles .off canvas {
+  opacity: 0.35;
+}
+
+.name {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 4px;
+  align-items: start;
+}
+
+input[type="checkbox"] {
+  margin: 2px 4px 0 0;
+  accent-color: var(--leaf);
+}
+
+fieldset {
+  display: grid;
+  gap: 4px;
+  padding: 0;
+  margin: 0;
+  border: 0;
+}
+
+legend {
+  padding-bottom: 4px;
+  font-weight: 650;
+}
+
+fieldset label {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 4px;
+  font-size: 13px;
+}
+
+.form {
+  display: grid;
+  gap: 14px;
+}
+
+fieldset + .form {
+  padding-top: 16px;
+  margin-top: 16px;
+  border-top: 1px solid var(--line);
+}
+
+.form label {
+  display: grid;
+  gap: 4px;
+  color: var(--quiet);
+  font-size: 12.5px;
+}
+
+.pattern {
+  min-height: 76px;
+  font-size: 13px;
+  resize: vertical;
+}
+</style>

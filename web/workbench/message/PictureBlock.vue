@@ -1,0 +1,185 @@
+<script setup lang="ts">
+import { ImagePlus, X } from "@lucide/vue";
+import { NButton } from "naive-ui";
+import { computed, ref, useTemplateRef } from "vue";
+import type { Area } from "../../../core/files";
+import type { PictureFilling } from "../../../core/piece";
+import { useLibrary } from "../../common/library";
+import { usePiece } from "../piece";
+import { useToasts } from "../../common/toasts";
+import { describeAreas } from "./areas";
+import PictureAreas from "./PictureAreas.vue";
+import PictureShelf from "../../common/PictureShelf.vue";
+import { slotName as nameOf } from "../../../core/message";
+
+/** One picture of the message: replaced by a drop, a paste or from the shelf, with what of it is kept whole. */
+const props = defineProps<{ slotName: string; filling: PictureFilling }>();
+
+const open = usePiece();
+const library = useLibrary();
+const toasts = useToasts();
+const chooser = useTemplateRef("chooser");
+const shelfShown = ref(false);
+const over = ref(false);
+const busy = ref(false);
+
+const file = computed(() => library.pictures.find(({ id }) => id === props.filling.picture));
+/** What a person has said, else what was found. */
+const areas = computed(() => props.filling.areas ?? file.value?.areas ?? []);
+const about = computed(() =>
+  describeAreas(areas.value, props.filling.areas !== undefined, file.value?.facesSought ?? false),
+);
+
+function keep(kept: Area[] | undefined): void {
+  open.set(["message", props.slotName, "areas"], kept ?? null);
+}
+
+function put(picture: string): void {
+  const { piece } = open;
+  if (!piece || picture === props.filling.picture) return;
+  // What was said of the one before is not true of this one.
+  const { areas: _areas, alt: _alt, ...rest } = props.filling;
+  const message = { ...piece.message, [props.slotName]: { ...rest, picture } };
+  open.become({ ...piece, message });
+}
+
+function takeOut(): void {
+  open.set(["message", props.slotName], null);
+}
+
+async function take(file: File | null | undefined): Promise<void> {
+  if (!file) return;
+  busy.value = true;
+  try {
+    put((await library.addPicture(file, open.piece?.brand)).id);
+  } catch (error) {
+    toasts.fail(error);
+  } finally {
+    busy.value = false;
+  }
+}
+
+function drop(event: DragEvent): void {
+  over.value = false;
+  void take(event.dataTransfer?.files[0]);
+}
+
+function paste(event: ClipboardEvent): void {
+  const file = event.clipboardData?.files[0];
+  if (file) event.preventDefault();
+  void take(file);
+}
+
+function chosen(event: Event): void {
+  const input = event.target as HTMLInputElement;
+  void take(input.files?.[0]);
+  input.value = "";
+}
+
+function describe(event: Event): void {
+  const alt = (event.target as HTMLInputElement).value.trim();
+  open.set(["message", props.slotName, "alt"], alt);
+}
+</script>
+
+<template>
+  <div class="block" @paste="paste">
+    <div class="above">
+      <span>{{ nameOf(slotName) }}</span>
+      <span>{{ about }}</span>
+    </div>
+    <div
+      class="frame"
+      :class="{ over }"
+      @dragover.prevent="over = true"
+      @dragleave="over = false"
+      @drop.prevent="drop"
+    >
+      <PictureAreas
+        :name="nameOf(slotName)"
+        :src="`/api/pictures/${filling.picture}/rendition?width=640`"
+        :alt="filling.alt ?? ''"
+        :areas
+        @change="keep"
+      />
+    </div>
+    <input
+      class="alt"
+      :value="filling.alt ?? ''"
+      maxlength="1000"
+      :aria-label="`What the ${nameOf(slotName).toLowerCase()} shows`"
+      placeholder="Say what it shows"
+      @change="describe"
+    />
+    <div class="actions">
+      <NButton size="small" :disabled="busy" @click="chooser?.click()">
+        <template #icon><ImagePlus aria-hidden="true" /></template>
+        {{ busy ? "Storing …" : "Replace" }}
+      </NButton>
+      <NButton size="small" quaternary @click="shelfShown = true">From the shelf</NButton>
+      <NButton v-if="filling.areas" size="small" quaternary @click="keep(undefined)">
+        What was found
+      </NButton>
+      <NButton size="small" quaternary title="Take it out" aria-label="Take out" @click="takeOut">
+        <template #icon><X aria-hidden="true" /></template>
+      </NButton>
+    </div>
+    <input
+      ref="chooser"
+      class="hidden-name"
+      type="file"
+      accept="image/*"
+      tabindex="-1"
+      :aria-label="`Replace the ${slotName}`"
+      @change="chosen"
+    />
+    <PictureShelf v-model:shown="shelfShown" :brand="open.piece?.brand ?? ''" @picked="put" />
+  </div>
+</template>
+
+<style scoped>
+.block {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 6px;
+  padding: 8px 0;
+}
+
+.above {
+  display: flex;
+  justify-content: space-between;
+  color: var(--quiet);
+  font-size: 12px;
+}
+
+.frame.over {
+  outline: 2px dashed var(--zest);
+  outline-offset: 2px;
+}
+
+.alt {
+  padding: 2px 0;
+  border: 0;
+  border-bottom: 1px solid transparent;
+  background: none;
+  color: var(--quiet);
+  font: inherit;
+  font-size: 13px;
+  text-overflow: ellipsis;
+}
+
+.alt::placeholder {
+  color: var(--quiet);
+  font-style: italic;
+}
+
+.alt:hover {
+  border-color: var(--line-strong);
+}
+
+.actions {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px;
+}
+</style>

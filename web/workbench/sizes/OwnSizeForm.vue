@@ -1,0 +1,103 @@
+<script setup lang="ts">
+import { computed, reactive, ref } from "vue";
+import { OwnSize, ownPlacement, refuseUnpaintable, type Placement } from "../../../core/placements";
+
+/** A size that no channel asks for: its sides and its margins. `taken` are the names that are in use. */
+const props = defineProps<{ taken: ReadonlySet<string> }>();
+const emit = defineEmits<{ add: [placement: Placement] }>();
+
+const SIDES = ["top", "right", "bottom", "left"] as const;
+const wish = reactive<OwnSize>({
+  name: "",
+  width: 1080,
+  height: 1080,
+  use: "post",
+  margins: { top: 80, right: 80, bottom: 80, left: 80 },
+});
+const failure = ref("");
+
+const uses = {
+  post: "Post",
+  story: "Story",
+  ad: "Ad",
+  cover: "Cover",
+  thumbnail: "Thumbnail",
+  profile: "Profile",
+  poster: "Print",
+} satisfies Record<OwnSize["use"], string>;
+const leavesNothing = computed(
+  () =>
+    wish.margins.left + wish.margins.right >= wish.width ||
+    wish.margins.top + wish.margins.bottom >= wish.height,
+);
+
+function add(): void {
+  const read = OwnSize.safeParse(wish);
+  if (!read.success) {
+    failure.value = `${read.error.issues[0]!.message}.`;
+    return;
+  }
+  const placement = ownPlacement(read.data, props.taken);
+  try {
+    refuseUnpaintable(placement);
+  } catch (error) {
+    failure.value = (error as Error).message;
+    return;
+  }
+  failure.value = "";
+  emit("add", placement);
+}
+</script>
+
+<template>
+  <form class="own labelled" aria-label="A size of your own" novalidate @submit.prevent="add">
+    <label class="name"
+      >Name<input v-model="wish.name" class="field" maxlength="80" placeholder="Booth screen"
+    /></label>
+    <label
+      >Width, px<input v-model.number="wish.width" class="field" type="number" min="1"
+    /></label>
+    <label
+      >Height, px<input v-model.number="wish.height" class="field" type="number" min="1"
+    /></label>
+    <label
+      >Use
+      <select v-model="wish.use" class="field">
+        <option v-for="(name, use) in uses" :key="use" :value="use">{{ name }}</option>
+      </select></label
+    >
+    <label v-for="side in SIDES" :key="side">
+      Margin {{ side }}
+      <input v-model.number="wish.margins[side]" class="field" type="number" min="0" />
+    </label>
+    <button class="button" type="submit">Add this size</button>
+    <p v-if="failure" role="alert" class="note must">{{ failure }}</p>
+    <p v-else-if="leavesNothing" class="note must">
+      These margins leave no room for words; the picture alone will be there.
+    </p>
+  </form>
+</template>
+
+<style scoped>
+.own {
+  display: grid;
+  flex: none;
+  grid-template-columns: 2fr repeat(3, 1fr);
+  gap: 8px 12px;
+  align-items: end;
+  padding-top: 12px;
+}
+
+.note {
+  grid-column: 1 / -1;
+}
+
+.button {
+  grid-column: 4;
+}
+
+.must {
+  color: var(--berry);
+  font-size: 13px;
+}
+</style>

@@ -1,0 +1,149 @@
+<script setup lang="ts">
+import { computed, ref, watch } from "vue";
+import { slotName } from "../../../core/message";
+import type { PictureStyle } from "../../../core/piece";
+import type { Placement } from "../../../core/placements";
+import { usePiece } from "../piece";
+import FilterTiles from "./FilterTiles.vue";
+import { MOST_ZOOM, usePictureStyle } from "./use-picture-style";
+
+/** How a picture stands in its frame, and what is done to it; on all sizes, or on the selected one. */
+const props = defineProps<{ placement: Placement }>();
+
+const open = usePiece();
+const chosen = ref(0);
+const onlyHere = ref(false);
+const { pictures, isLocal, styleOf, zoomOf, zoomTo, adjust, release } = usePictureStyle({
+  placement: () => props.placement.id,
+  local: () => onlyHere.value,
+});
+const shown = computed(() => pictures.value[Math.min(chosen.value, pictures.value.length - 1)]);
+const isLead = computed(() => open.piece?.lead === props.placement.id);
+// What a size has of its own is changed there; the lead has nothing but what all have.
+watch(
+  () => [props.placement.id, isLocal.value] as const,
+  ([, local]) => (onlyHere.value = local && !isLead.value),
+  { immediate: true },
+);
+
+type Adjust = NonNullable<PictureStyle["adjust"]>;
+const amounts: { name: string; key: "brightness" | "contrast" | "saturation" | "warmth" }[] = [
+  { name: "Brightness", key: "brightness" },
+  { name: "Contrast", key: "contrast" },
+  { name: "Saturation", key: "saturation" },
+  { name: "Warmth", key: "warmth" },
+];
+const current = computed(() => shown.value && styleOf(shown.value).adjust);
+
+/** Nothing is kept of an amount that does nothing. */
+function setAmount(key: keyof Adjust, event: Event): void {
+  const value = Number((event.target as HTMLInputElement).value);
+  const { [key]: _before, ...rest } = current.value ?? {};
+  const next = value === 0 ? rest : { ...rest, [key]: value };
+  if (shown.value) adjust(shown.value, Object.keys(next).length > 0 ? next : undefined);
+}
+</script>
+
+<template>
+  <section v-if="shown && open.brand && open.piece" class="panel" aria-label="Picture">
+    <header>
+      <h3>{{ slotName(shown.node.slot!) }}</h3>
+      <select v-if="pictures.length > 1" v-model="chosen" class="field" aria-label="Which picture">
+        <option v-for="(one, index) in pictures" :key="one.node.id" :value="index">
+          {{ slotName(one.node.slot!) }}
+        </option>
+      </select>
+    </header>
+    <label v-if="!isLead" class="only">
+      <input v-model="onlyHere" type="checkbox" /> Only on this size
+    </label>
+    <label class="amount">
+      <span
+        >Enlarged <b class="number">{{ Math.round(100 * zoomOf(shown)) }} %</b></span
+      >
+      <input
+        type="range"
+        min="1"
+        :max="MOST_ZOOM"
+        step="0.05"
+        :value="zoomOf(shown)"
+        @input="zoomTo(shown, Number(($event.target as HTMLInputElement).value))"
+      />
+    </label>
+    <p class="quiet small">
+      Look at a size large (Enter) to move it by hand.
+      <button v-if="styleOf(shown).framing" class="button plain" @click="release(shown)">
+        Back to what it shows
+      </button>
+    </p>
+    <details>
+      <summary>Filters</summary>
+      <FilterTiles
+        :picture="shown.file.id"
+        :brand="open.brand"
+        :spread="open.piece.spread"
+        :current="current"
+        @pick="adjust(shown, $event)"
+      />
+    </details>
+    <details>
+      <summary>By hand</summary>
+      <label v-for="{ name, key } in amounts" :key="key" class="amount">
+        <span>
+          {{ name }}
+          <b class="number">{{ Math.round(100 * (current?.[key] ?? 0)) }}</b>
+        </span>
+        <input
+          type="range"
+          min="-1"
+          max="1"
+          step="0.05"
+          :value="current?.[key] ?? 0"
+          @input="setAmount(key, $event)"
+        />
+      </label>
+    </details>
+  </section>
+</template>
+
+<style scoped>
+.panel {
+  display: grid;
+  gap: 8px;
+  padding: 14px 0;
+  border-top: 1px solid var(--line);
+  font-size: 13px;
+}
+
+header {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  justify-content: space-between;
+}
+
+.only {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+}
+
+.amount {
+  display: grid;
+  gap: 2px;
+}
+
+.amount b {
+  font-weight: 400;
+}
+
+.amount span {
+  display: flex;
+  justify-content: space-between;
+}
+
+summary {
+  padding: 4px 0 8px;
+  cursor: pointer;
+}
+</style>

@@ -1,0 +1,56 @@
+import { useEventListener } from "@vueuse/core";
+import { ref, type Ref } from "vue";
+import { steps, type Step } from "../router";
+import { useBench } from "./bench";
+import { usePiece } from "./piece";
+
+/** The keys of the workbench, as they are listed for `?`. */
+export const shortcuts = [
+  { keys: "1 – 6", does: "Go to a step" },
+  { keys: ",  .", does: "Walk through the sizes" },
+  { keys: "Enter", does: "Look at the selected size large" },
+  { keys: "Esc", does: "Back to the wall" },
+  { keys: "g", does: "Show what each channel covers and crops" },
+  { keys: "b", does: "Compare with how it was before the last change" },
+  { keys: "n", does: "Twelve more looks, in the step Look" },
+  { keys: "Ctrl + Z", does: "Undo" },
+  { keys: "Ctrl + Shift + Z", does: "Redo" },
+  { keys: "?", does: "List the keys" },
+] as const;
+
+/** Keys act unless something is being typed; undo and redo act on the piece everywhere. */
+export function useShortcuts({ go }: { go: (step: Step) => void }): { listShown: Ref<boolean> } {
+  const open = usePiece();
+  const bench = useBench();
+  const listShown = ref(false);
+
+  const actions: Record<string, () => void> = {
+    ",": () => bench.walk(-1),
+    ".": () => bench.walk(1),
+    g: () => (bench.showCovered = !bench.showCovered),
+    b: () => (bench.showBefore = !bench.showBefore && open.before !== undefined),
+    "?": () => (listShown.value = true),
+    Enter: () => (bench.large = true),
+    Escape: () => (bench.large = false),
+  };
+  steps.forEach((step, index) => (actions[String(index + 1)] = () => go(step)));
+
+  useEventListener("keydown", (event: KeyboardEvent) => {
+    if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === "z") {
+      event.preventDefault();
+      void (event.shiftKey ? open.redo() : open.undo());
+      return;
+    }
+    const { target } = event;
+    const element = target instanceof HTMLElement ? target : undefined;
+    const typing = element?.matches("input, textarea, select, [contenteditable]");
+    const pressing = event.key === "Enter" && element?.matches("button, a, summary");
+    if (typing || pressing || event.ctrlKey || event.metaKey || event.altKey) return;
+    const action = actions[event.key];
+    if (!action) return;
+    event.preventDefault();
+    action();
+  });
+
+  return { listShown };
+}
