@@ -186,7 +186,7 @@ const problems = {
   "step-overtaken": {
     status: 409,
     say: (p: { what: string }) =>
-      `It was about the ${p.what}, which someone else has changed since.`,
+      `It was “${p.what}”, and someone else has changed the same since.`,
   },
   "edit-impossible": {
     status: 400,

@@ -5,7 +5,6 @@ import type { Edit, EditName } from "./edit";
 const NAMES: Record<EditName, string> = {
   arrangement: "another look",
   brand: "another brand",
-  colours: "other colours",
   lead: "another lead size",
   mend: "put on brand",
   "give-back": "a size follows again",
@@ -14,7 +13,7 @@ const NAMES: Record<EditName, string> = {
 const FIELDS: Partial<Record<string, string>> = {
   title: "name of the piece",
   brand: NAMES.brand,
-  spread: NAMES.colours,
+  spread: "other colours",
   lead: NAMES.lead,
   language: "language",
   without: "logo left out or shown",

@@ -11,14 +11,14 @@ import {
   type Box,
 } from "../geometry";
 import { toneOf } from "../picture";
-import { placeBadge } from "./badge";
-import type { Draft } from "./draft";
-import { inPicture } from "./ground";
+import { placeBadge } from "./words/badge";
+import type { Draft } from "./candidates/draft";
+import { inPicture } from "./pictures/ground";
 import type { Placed } from "./layout";
-import { placeMedia } from "./media";
-import type { Stage } from "./stage";
-import { seenBoxes } from "./subjects";
-import { clearSpace, logoIn } from "./logo";
+import { placeMedia } from "./pictures/media";
+import type { Stage } from "./structure/stage";
+import { seenBoxes } from "./pictures/subjects";
+import { clearSpace, logoIn } from "./words/logo";
 
 /** The ground under a logo on a picture: no busier than this (spread of grey values, 0..1). Our own measure. */
 const CALM = 0.06;

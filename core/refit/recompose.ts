@@ -1,8 +1,8 @@
 import { contains, inset, scaleBox, type Box } from "../geometry";
 import type { Node, Piece, Style } from "../piece";
-import { platePad } from "./block";
+import { platePad } from "./words/block";
 import type { Layout, Placed } from "./layout";
-import { isDisplay } from "./parts";
+import { isDisplay } from "./structure/parts";
 
 /**
  * The piece with this layout's placement as its lead size: the arrangement becomes what the layout shows, in its

@@ -1,10 +1,10 @@
 import { contrastNeeded, luminance, luminanceContrast, type Hex } from "../colour";
-import { byHandIn, placeIn } from "./arranged";
+import { byHandIn, placeIn } from "./candidates/arranged";
 import type { Palette } from "../brand";
 import type { ResolvedNode, TextNode } from "../resolve";
-import { groundBehind, standsOnPicture } from "./ground";
+import { groundBehind, standsOnPicture } from "./pictures/ground";
 import type { Placed } from "./layout";
-import type { Stage } from "./stage";
+import type { Stage } from "./structure/stage";
 
 /**
  * Words may stand on another ground than the one they were composed on; where their own colour cannot be read

@@ -100,7 +100,9 @@ describe("pieces over HTTP", () => {
     // What another has changed since stays as it is, and that is said.
     await ben("/edits", { edit: typed("Ben's too", "Ann's") });
     const refused = await ann("/undo");
-    expect(refused.note).to.contain("passed over").and.contain("someone else has changed since");
+    expect(refused.note)
+      .to.contain("passed over")
+      .and.contain("“headline”, and someone else has changed");
     expect(await says("headline")).to.equal("Ben's too");
     expect((await ann("")).undo).to.equal(undefined);
     await ben("/undo");

@@ -1,0 +1,229 @@
+import {
+  area,
+  between,
+  box,
+  centre,
+  contains,
+  inset,
+  intersect,
+  overlaps,
+  right,
+  scaleBox,
+  TOLERANCE,
+  type Box,
+} from "../../geometry";
+import { platePad } from "../words/block";
+import { boundsOf, besideWords, inFrame } from "../pictures/media";
+import type { LogoNode, ResolvedNode, TextNode } from "../../resolve";
+import { groundBehind, standsOnPicture } from "../pictures/ground";
+import { logoIn } from "../words/logo";
+import type { Placed } from "../layout";
+import { isDisplay } from "../structure/parts";
+import { luminance } from "../../colour";
+import type { Stage } from "../structure/stage";
+import { setInColumns, setToFit, type SetText } from "../../type";
+
+/** How far the shape of the frame may differ from the lead's for its arrangement to be used as it is. */
+const SAME_SHAPE = 0.03;
+
+/** Where a local change has put a node, in the frame of this size. */
+export const byHandIn = (frame: Box, { place }: ResolvedNode): Box | undefined =>
+  place && {
+    x: place.x * frame.width,
+    y: place.y * frame.height,
+    width: place.width * frame.width,
+    height: place.height * frame.height,
+  };
+
+/**
+ * The arrangement as composed, scaled: for the lead size itself and for frames of its shape.
+ * Undefined when the words no longer fit their boxes, or (on another placement) leave its safe area.
+ */
+export function asArranged(stage: Stage): Placed[] | undefined {
+  const { frame, lead } = stage;
+  const scale = frame.width / lead.width;
+  const shape = frame.height / frame.width / (lead.height / lead.width);
+  if (Math.abs(shape - 1) > SAME_SHAPE || !isWhole(stage)) return undefined;
+  const placed: Placed[] = [];
+  for (const node of stage.resolved.nodes) {
+    const target = byHandIn(frame, node) ?? scaleBox(node.box, scale);
+    const item = placeIn(stage, node, target, scale, placed);
+    if (!item) return undefined;
+    placed.push(item);
+  }
+  turnGroups(placed);
+  const seen = withSubjectsClear(stage, placed);
+  // At the lead size it stands as it was composed, whatever the words are now.
+  if (isLead(stage)) return seen;
+  const hole = seen.some((item) => leavesHole(item, scale));
+  return !hole && holds(stage, seen) ? seen : undefined;
+}
+
+/** Pictures show their subjects beside the words that stand on them. */
+const withSubjectsClear = ({ clear }: Stage, placed: Placed[]): Placed[] =>
+  placed.map((item, index) => {
+    const { node, box: at } = item;
+    if (node.type !== "picture") return item;
+    const on = placed.slice(index + 1).map(({ box: other }) => intersect(other, at));
+    const taken = boundsOf(on.filter((part) => area(part) > 0));
+    return taken && !isWholeOver(taken, at) ? besideWords(node, at, clear, taken) : item;
+  });
+
+/** Words that leave no side of the picture free. */
+const isWholeOver = (taken: Box, at: Box): boolean => area(taken) > MOST_TAKEN * area(at);
+const MOST_TAKEN = 0.8;
+
+/**
+ * What was composed is what there is to show: nothing has come that has no place there, and nothing that had one has
+ * become empty and would leave a hole.
+ */
+const isWhole = ({ resolved: { nodes, absent, piece } }: Stage): boolean => {
+  const emptied = new Set(absent.filter(({ why }) => why === "empty").map(({ id }) => id));
+  return (
+    nodes.every(({ unplaced }) => !unplaced) &&
+    piece.arrangement.every(({ id, unplaced, slot }) => unplaced || !slot || !emptied.has(id))
+  );
+};
+
+const isLead = ({ placement, resolved }: Stage): boolean => placement.id === resolved.piece.lead;
+
+/** A ruling text that fills less than this share of its box's height leaves a hole beside what stands around it. */
+const LEAST_FILL = 0.62;
+
+/** Other words need another layout: a headline that was composed for two lines and now takes one, and the like. */
+function leavesHole({ node, text }: Placed, scale: number): boolean {
+  return (
+    text !== undefined &&
+    node.importance === 5 &&
+    text.set.height < LEAST_FILL * node.box.height * scale
+  );
+}
+
+/** A node inside a given box; `scale` is output pixels a lead pixel. Undefined when its words do not fit. */
+export function placeIn(
+  stage: Stage,
+  node: ResolvedNode,
+  target: Box,
+  scale: number,
+  behind: Placed[],
+): Placed | undefined {
+  switch (node.type) {
+    case "text":
+      return placeText(stage, node, target, scale);
+    case "picture":
+      return inFrame(node, target, stage.clear);
+    case "shape":
+    case "icon":
+    case "code":
+      return { node, box: target, turn: node.turn };
+    case "logo":
+      return placeLogo(stage, node, target, behind);
+  }
+}
+
+function placeText(stage: Stage, node: TextNode, target: Box, scale: number): Placed | undefined {
+  const room = node.plate ? insidePlate(node, target) : target;
+  const wanted = (node.size ?? target.height / scale) * scale;
+  const set = setInBox(stage, node, room, wanted);
+  if (!set) return undefined;
+  const ink = alignedIn(room, set, node);
+  const box = plateOf(node, target, grown(ink, platePad(node) * set.size));
+  return { node, box, text: { set, ink }, turn: node.turn };
+}
+
+/** A size that was chosen is kept while the words fit their box; running text is then broken as its measure asks. */
+function setInBox(stage: Stage, node: TextNode, room: Box, wanted: number): SetText | undefined {
+  const { paragraph } = node;
+  const display = isDisplay(node);
+  const { width } = room;
+  const height = room.height + (display ? TOLERANCE : 0.35 * wanted);
+  const fit = { width, height, max: wanted, mostLines: 12 };
+  const asSized = display
+    ? setToFit(paragraph, { ...fit, min: wanted - TINY })
+    : setInColumns(paragraph, wanted, width, node.columns);
+  const byHand = isLead(stage) || node.place !== undefined;
+  // What a person set below the floor is kept and preflight says so; elsewhere it is laid out anew.
+  const min = byHand ? Math.min(stage.floor, wanted) : stage.floor;
+  if (asSized && asSized.height <= height && asSized.size >= min - TINY) return asSized;
+  // A box that a person gave holds its words at any size.
+  return (
+    setToFit(paragraph, { ...fit, min }) ??
+    (node.place ? setToFit(paragraph, { ...fit, min: TINY }) : undefined)
+  );
+}
+
+const TINY = 1e-6;
+
+/** A plate behind a block is the node's box; plates behind lines, like plain text, go with the ink. */
+const plateOf = ({ plate }: TextNode, target: Box, around: Box): Box =>
+  plate?.per === "block" ? target : around;
+
+const grown = (b: Box, by: number): Box => inset(b, -by);
+
+const insidePlate = (node: TextNode, target: Box): Box => {
+  const wanted = platePad(node) * (node.size ?? target.height);
+  const pad = node.plate?.per === "line" ? wanted : Math.min(target.height * 0.22, wanted);
+  return between(
+    target.x + pad,
+    target.y + pad,
+    target.x + target.width - pad,
+    target.y + target.height - pad,
+  );
+};
+
+/** Buttons centre their words; other text follows its style. Centring uses the ink, not the font's box. */
+function alignedIn(room: Box, set: SetText, node: TextNode): Box {
+  const valign = node.plate?.per === "block" ? "middle" : node.valign;
+  const h = node.paragraph.alignShare;
+  const v = { top: 0, middle: 0.5, bottom: 1 }[valign];
+  const baselineHeight = set.height - set.descent;
+  const height = valign === "top" ? set.height : baselineHeight;
+  return box(
+    room.x + h * (room.width - set.width),
+    room.y + v * (room.height - height),
+    set.width,
+    set.height,
+  );
+}
+
+function placeLogo(
+  stage: Stage,
+  node: LogoNode,
+  target: Box,
+  behind: Placed[],
+): Placed | undefined {
+  // A name that stands for a logo is words: on a picture it is coloured for the scrim, as they are.
+  const onScrim = node.versions.length === 0 && standsOnPicture(target, behind);
+  const ground = onScrim
+    ? luminance(stage.ground)
+    : groundBehind(target, behind, stage.resolved.palette.backdrop).mean;
+  const block = logoIn(stage, node, ground, target) ?? logoIn(stage, node, ground, stage.kept);
+  if (!block) return undefined;
+  // A logo of another shape than the one it was drawn for keeps the middle of its line, and the margin it stands at.
+  const atRight = !node.place && centre(target).x > centre(stage.frame).x;
+  const x = atRight ? right(target) - block.width : target.x;
+  const y = node.place ? target.y : centre(target).y - block.height / 2;
+  const [item] = block.place(x, y);
+  return item && { ...item, turn: node.turn };
+}
+
+/** What sits on a turned shape turns with it, about that shape's centre. */
+function turnGroups(placed: Placed[]): void {
+  const byId = new Map(placed.map((item) => [item.node.id, item]));
+  for (const item of placed) {
+    const ground = item.node.on === undefined ? undefined : byId.get(item.node.on);
+    if (!ground || ground.turn === 0 || item.turn !== 0) continue;
+    item.turn = ground.turn;
+    item.about = {
+      x: ground.box.x + ground.box.width / 2,
+      y: ground.box.y + ground.box.height / 2,
+    };
+  }
+}
+
+function holds(stage: Stage, placed: Placed[]): boolean {
+  const words = placed.filter((item) => item.text ?? item.logo);
+  const inside = words.every((item) => contains(stage.kept, item.box));
+  const apart = words.every((a, i) => words.slice(i + 1).every((b) => !overlaps(a.box, b.box)));
+  return inside && apart;
+}

@@ -1,0 +1,234 @@
+import { area, bottom, inset, intersect, right, type Box } from "../../geometry";
+import { RULING_SLOTS } from "../../message";
+import {
+  clearArea,
+  cssPerPixel,
+  frameOf,
+  keptArea,
+  roomOf,
+  type Room,
+  legibilityFloor,
+  safeArea,
+  type Placement,
+} from "../../placements";
+import type { Hex } from "../../colour";
+import type { ResolvedPiece } from "../../resolve";
+import { composedFrame } from "../../piece";
+import { nodesOf, partsOf, type Parts } from "./parts";
+
+/** Text that was composed larger than usual stays so, up to this many times the usual size. */
+const MOST_TEXT = 2.2;
+/** Where words are all there is, text this many times the usual size is better than empty ground. By eye. */
+export const TEXT_ALONE = 1.6;
+/** Text from this size on, in CSS pixels as viewed, is read without effort. Common practice. */
+const EASY = 13.02;
+/** As a share of the frame's short side. */
+const AIR = 0.11;
+/** Of the width that a headline has, so much more is worth having for other words. */
+const MUCH_MORE = 0.15;
+const CLEARLY_LARGER = 1.25;
+const MOST_EMPHASIS = 2.4;
+
+/** How words are set on a stage. */
+export interface Manner {
+  /** Everything as close and as small as can be read, where more cannot be had otherwise. */
+  tight: boolean;
+  /** In how many columns the points of a list stand. */
+  listColumns: number;
+  /** Nothing but what rules is larger than the text. */
+  plain: boolean;
+}
+
+const AS_USUAL: Manner = { tight: false, listColumns: 1, plain: false };
+
+/** One placement to lay out for, with the lengths that everything on it is measured by, in output pixels. */
+export class Stage {
+  readonly frame: Box;
+  readonly safe: Box;
+  /** What is seen everywhere: neither covered by the channel nor outside of a crop that is one of its looks. */
+  readonly clear: Box;
+  /** Where headline and logo survive every crop. Text stands here too, so that edges stay shared. */
+  readonly kept: Box;
+  /** Where a badge may stand. */
+  readonly badgeArea: Box;
+  readonly floor: number;
+  /** Geometric mean of the sides: how large the frame is, whatever its shape. */
+  readonly extent: number;
+  /** The size of running text, from which gaps are taken (½, 1, 2 and 4 times). */
+  readonly unit: number;
+  /** A size that is read with ease. */
+  private readonly easy: number;
+  /** The least size that is read with ease; smaller ones only where there is no room. */
+  readonly least: number;
+  readonly css: number;
+  /** The frame that the piece was composed for. */
+  readonly lead: Box;
+  /** Output pixels for each lead pixel: the geometric means of the two frames. */
+  readonly leadScale: number;
+  readonly parts: Parts;
+  /** The smallest size among the details at the lead size, in lead pixels. */
+  private readonly runningSize: number;
+  /** The edge that the words share: 0 left, ½ none but a middle, 1 right. */
+  readonly align: number;
+  /** What the words stand on where no picture is behind them. */
+  readonly ground: Hex;
+
+  /** What it has room for as it is viewed. */
+  readonly room: Room;
+
+  readonly tight: boolean;
+  readonly listColumns: number;
+  private readonly plain: boolean;
+
+  constructor(
+    readonly resolved: ResolvedPiece,
+    readonly placement: Placement,
+    manner: Partial<Manner> = {},
+  ) {
+    const { tight, listColumns, plain } = { ...AS_USUAL, ...manner };
+    this.tight = tight;
+    this.listColumns = listColumns;
+    this.plain = plain || tight;
+    this.frame = frameOf(placement);
+    this.safe = safeArea(placement);
+    this.clear = clearArea(placement);
+    const kept = intersect(keptArea(placement, "headline"), keptArea(placement, "logo"));
+    this.kept = area(kept) > 0 ? kept : this.safe;
+    this.badgeArea = intersect(keptArea(placement, "badge"), keptArea(placement, "price"));
+    this.floor = legibilityFloor(placement);
+    this.extent = Math.sqrt(area(this.frame));
+    this.css = cssPerPixel(placement);
+    this.parts = partsOf(resolved);
+    this.runningSize = Math.min(...composedSizes(this.parts), Infinity);
+    this.align = this.parts.headline?.paragraph.alignShare ?? 0;
+    this.ground = this.parts.plate?.colour ?? resolved.palette.backdrop;
+    this.lead = composedFrame(resolved.piece) ?? this.frame;
+    this.leadScale = this.extent / Math.sqrt(area(this.lead));
+    this.room = roomOf(placement);
+    // Text grows slower than the frame: a poster is read from further away, a banner from near.
+    this.least = Math.max(EASY / this.css, this.floor);
+    this.easy = Math.max(this.least, 0.022 * this.extent + 5);
+    this.unit = tight ? this.floor : this.easy;
+  }
+
+  /** Too small for a message: little fits, whatever is done. */
+  get isSmall(): boolean {
+    return this.room === "little";
+  }
+
+  /** The same placement with its words set otherwise. */
+  set(manner: Partial<Manner>): Stage {
+    return new Stage(this.resolved, this.placement, manner);
+  }
+
+  private readonly made = new WeakMap<object, { by: readonly number[]; result: unknown }[]>();
+
+  /** What is made of the same thing with the same measures is made once for all drafts of this placement. */
+  once<T>(of: object, by: readonly number[], make: () => T): T {
+    let list = this.made.get(of);
+    if (!list) this.made.set(of, (list = []));
+    const known = list.find((one) => sameMeasures(one.by, by));
+    if (known) return known.result as T;
+    const result = make();
+    list.push({ by, result });
+    return result;
+  }
+
+  /**
+   * How much larger than the running text something was composed that is neither headline nor running text,
+   * like a second headline or a price; 1 for running text, and where there is no room for it.
+   */
+  emphasis({ size, role }: { size?: number; role: string }): number {
+    if (this.plain || role === "kicker" || size === undefined) return 1;
+    const times = size / this.runningSize;
+    return times > CLEARLY_LARGER ? Math.min(times, MOST_EMPHASIS) : 1;
+  }
+
+  /** A size that is a little smaller than the text's, as far as it is still read with ease where that is. */
+  smaller(size: number, share: number): number {
+    return Math.max(share * size, Math.min(size, this.least));
+  }
+
+  /** Something beside the headline is called out. */
+  get callsOut(): boolean {
+    const { details } = this.parts;
+    return details.some((item) => item.type === "text" && this.emphasis(item) > 1);
+  }
+
+  /** The size that running text was composed at, as far as it is clearly larger than usual; else the usual size. */
+  get composedText(): number {
+    const { runningSize, leadScale, unit } = this;
+    const composed = Number.isFinite(runningSize) ? runningSize * leadScale : 0;
+    return composed > CLEARLY_LARGER * unit ? Math.min(composed, MOST_TEXT * unit) : unit;
+  }
+
+  /** Sizes of running text to try: the usual one, and the composed one where it is clearly larger, or the least. */
+  get textSizes(): number[] {
+    const { composedText: composed, unit, easy } = this;
+    if (this.tight) return [easy, unit];
+    return composed > unit ? [composed, unit] : [unit];
+  }
+
+  /** Sizes to try where words are all there is: they need not stay as small as beside a picture. */
+  sizesAlone(size: number): number[] {
+    const larger = this.tight || size > this.unit ? [] : [TEXT_ALONE * size, 1.25 * size];
+    return [...larger, size];
+  }
+
+  /** Where words stand that fill the frame alone: in a strip they need more air than its thin margin gives. */
+  get field(): Box {
+    const air = AIR * Math.min(this.frame.width, this.frame.height);
+    return intersect(this.kept, inset(this.frame, air));
+  }
+
+  /**
+   * Where words may stand beside a headline that a crop keeps further in, from the headline's own edge on; undefined where
+   * that is no more room, or where the logo must stay inside too. It is `headWidth` that the headline has of it.
+   */
+  get beyond(): { region: Box; headWidth: number } | undefined {
+    const { placement, field, parts } = this;
+    // Two that rule stand together.
+    if (parts.details.some((item) => "role" in item && RULING_SLOTS.includes(item.role)))
+      return undefined;
+    const to = right(keptArea(placement, "support"));
+    const logo = keptArea(placement, "logo");
+    const more = to - right(field);
+    if (more < MUCH_MORE * field.width || right(logo) < to) return undefined;
+    return { region: { ...field, width: field.width + more }, headWidth: field.width };
+  }
+
+  /** Width over height of the part that can be used. */
+  get ratio(): number {
+    return this.kept.width / this.kept.height;
+  }
+
+  /** Bands in such a frame leave only slits; columns suit it better. By eye. */
+  get isWide(): boolean {
+    return this.ratio > 1.45;
+  }
+
+  /** Between a picture's edge and words: two units, but no more than a little over the margin. */
+  get padding(): number {
+    return Math.min(2 * this.unit, Math.max(1.3 * this.placement.margin, this.unit));
+  }
+
+  /** The margins that the words keep on the right, seen from the frame. */
+  get rightEdge(): number {
+    return right(this.kept);
+  }
+
+  get bottomEdge(): number {
+    return bottom(this.kept);
+  }
+}
+
+const composedSizes = ({ details }: Parts): number[] =>
+  details
+    .flatMap(nodesOf)
+    .flatMap((node) => (node.type === "text" && node.size ? [node.size] : []));
+
+/** A loop of its own, since this is asked for many times in every draft. */
+function sameMeasures(a: readonly number[], b: readonly number[]): boolean {
+  for (let i = 0; i < b.length; i++) if (a[i] !== b[i]) return false;
+  return true;
+}

@@ -1,0 +1,352 @@
+import { luminance, type Hex } from "../../colour";
+import { bottom, right, type Box } from "../../geometry";
+import type { TextNode } from "../../resolve";
+import { isProse } from "../../text";
+import { setAt, setToFit } from "../../type";
+import {
+  abreast,
+  buttonBlock,
+  ends,
+  keptGap,
+  sideBySide,
+  stack,
+  textBlock,
+  topAndBottom,
+  type Block,
+  platePad,
+} from "./block";
+import { GAP, groupGap, headGap } from "../structure/gaps";
+import { itemsBlock, naturalWidth } from "./items";
+import { logoIn } from "./logo";
+import { groupOf, type Item, type Parts } from "../structure/parts";
+import type { Stage } from "../structure/stage";
+
+/** Room for words, and which words. `size` is the running text's, `width` and `height` in output pixels. */
+export interface WordRoom {
+  stage: Stage;
+  parts: Parts;
+  width: number;
+  height: number;
+  size: number;
+  /** 0 for a shared left edge, ½ for words that were composed about a middle. */
+  align: number;
+  /** What the words stand on, where it is not the ground of all. */
+  ground?: Hex;
+  /** What of the width the headline may take, where a crop cuts the rest off. */
+  headWidth?: number;
+  /** The headline may have uneven lines for the sake of its size. */
+  bold?: boolean;
+}
+
+export const roomIn = (stage: Stage, parts: Parts, region: Box, size: number): WordRoom => ({
+  stage,
+  parts,
+  size,
+  width: right(region) - region.x,
+  height: bottom(region) - region.y,
+  align: stage.align === 0.5 ? 0.5 : 0,
+});
+
+export type WordLayout = (room: WordRoom) => Block | undefined;
+
+/** A headline is at least this much larger than the text; where it can be, it is far larger. A sentence need not be. */
+const leastJump = ({ tight }: Stage, { text }: TextNode): number =>
+  isProse(text) ? 1.1 : tight ? 1.15 : 1.3;
+const MOST_HEADLINE_LINES = 6;
+/** What is read like text may be as long. */
+const MOST_PROSE_LINES = 16;
+/** What is left of the care for even lines where size is what counts. By eye. */
+const BOLD = 0.4;
+
+/** What stands over the headline, and the headline as large as the room allows. */
+export function head(room: WordRoom): Block | undefined {
+  const { stage, parts, height, size, align } = room;
+  const width = Math.min(room.width, room.headWidth ?? Infinity);
+  const { above, headline } = parts;
+  const top = above.length > 0 ? itemsBlock(room, above, align) : undefined;
+  if (above.length > 0 && !top) return undefined;
+  const gap = top ? GAP.within * size : 0;
+  if (!headline) return top;
+  const set = setToFit(headline.paragraph, {
+    width,
+    height: height - (top?.height ?? 0) - gap,
+    min: isAlone(parts) ? stage.floor : Math.max(stage.floor, leastJump(stage, headline) * size),
+    max: stage.frame.height,
+    mostLines: isProse(headline.text) ? MOST_PROSE_LINES : MOST_HEADLINE_LINES,
+    pad: platePad(headline),
+    ...(room.bold ? { care: BOLD } : {}),
+  });
+  if (!set) return undefined;
+  const words = textBlock(headline, set);
+  return top ? stack([top, words], [gap], align) : words;
+}
+
+/** With nothing beside it that it must be larger than. */
+const isAlone = ({ above, details, cta, sender }: Parts): boolean =>
+  [above, details, sender].every((all) => all.length === 0) && !cta;
+
+/** The lines under the headline, one block; undefined when one cannot be set in the width. */
+export const detailsBlock = (room: WordRoom, details: readonly Item[]): Block | undefined =>
+  itemsBlock(room, details, room.align);
+
+const gapsOf = (blocks: Block[], gap: number): number[] => blocks.slice(1).map(() => gap);
+
+/** What a button reaches beyond its words, in em; half of it where room is scarce. */
+const buttonPad = ({ tight }: Stage, { plate }: TextNode): number =>
+  (tight ? 0.5 : 1) * (plate?.padding ?? 0);
+
+export function ctaBlock({ stage, parts, width, size }: SignRoom): Block | undefined {
+  const { cta } = parts;
+  if (!cta) return undefined;
+  return stage.once(cta, [width, size], () => {
+    const pad = buttonPad(stage, cta);
+    const set = setAt(cta.paragraph, size, width - 2.5 * pad * size, 2);
+    return set && buttonBlock(cta, set, pad);
+  });
+}
+
+type SignRoom = Pick<WordRoom, "stage" | "parts" | "width" | "size" | "ground">;
+
+/** A logo beside other things takes this share of the width at most. */
+const LOGO_WIDTH = 0.6;
+
+/** The brand's logo on its plain ground; undefined where there is none, or no room for one. */
+function panelLogo(
+  { stage, parts, width, ground = stage.ground }: SignRoom,
+  share = LOGO_WIDTH,
+): Block | undefined {
+  const { logo } = parts;
+  if (!logo) return undefined;
+  const on = luminance(ground);
+  return stage.once(logo, [share * width, on, PANEL], () =>
+    logoIn(stage, logo, on, { width: share * width }),
+  );
+}
+
+/** Told apart from what else is kept of a logo. */
+const PANEL = -2;
+
+/** Handle and site, one under the other; undefined when there is none or one is too long. */
+function senderLines({ stage, parts, width, size }: SignRoom, align: number): Block | undefined {
+  if (parts.sender.length === 0) return undefined;
+  const own = stage.smaller(size, SENDER);
+  return stage.once(parts.sender, [width, own, align], () =>
+    linesOf(parts.sender, own, width, align),
+  );
+}
+
+function linesOf(
+  sender: readonly TextNode[],
+  own: number,
+  width: number,
+  align: number,
+): Block | undefined {
+  const blocks = sender.map((node) => {
+    const set = setAt(node.paragraph, own, width, 1);
+    return set && textBlock(node, set);
+  });
+  if (blocks.some((block) => block === undefined)) return undefined;
+  return stack(
+    blocks as Block[],
+    blocks.slice(1).map(() => GAP.tight * own),
+    align,
+  );
+}
+
+/** The sender's lines are a little smaller than the text. */
+const SENDER = 0.92;
+
+/** Logo and sender as they stand in one room: side by side, at both margins, or one under the other. */
+type Signature = { block?: Block };
+
+/** Everything that signs, or undefined when a part of it has no room: then the layout is none. */
+function signed(room: SignRoom, make: (logo?: Block, lines?: Block) => Block | undefined) {
+  const { parts } = room;
+  const logo = panelLogo(room, parts.sender.length > 0 ? LOGO_WIDTH : 1);
+  const lines = senderLines(room, 0);
+  if ((parts.logo && !logo) || (parts.sender.length > 0 && !lines)) return undefined;
+  if (!logo && !lines) return {};
+  const block = logo && lines ? make(logo, lines) : (logo ?? lines);
+  return block && { block };
+}
+
+const signGap = ({ stage, size }: SignRoom): number => (stage.tight ? 0.8 : 1.2) * size;
+
+/** The lines right beside the logo. */
+const signAbreast = (room: SignRoom): Signature | undefined =>
+  signed(room, (logo, lines) => {
+    const block = abreast(logo!, lines!, signGap(room));
+    return block.width <= room.width ? block : undefined;
+  });
+
+/** The logo at one margin, the lines at the other. */
+export const signAtMargins = (room: SignRoom): Signature | undefined =>
+  signed(room, (logo, lines) => ends(logo!, lines!, room.width, signGap(room)));
+
+const signStacked = (room: SignRoom, align: number): Signature | undefined =>
+  signed(room, (logo, lines) => stack([logo!, lines!], [0.8 * room.size], align));
+
+/** Everything on one left edge, one under the other; the signature last. */
+export const stacked: WordLayout = (room) => {
+  const foot = footStack(room);
+  if (foot === false) return undefined;
+  return underHead(room, room.parts.details, foot);
+};
+
+export function footStack(room: WordRoom): Block | undefined | false {
+  const cta = ctaBlock(room);
+  const sign = signAtMargins(room) ?? signStacked(room, room.align);
+  if ((room.parts.cta && !cta) || !sign) return false;
+  const blocks = [cta, sign.block].filter((block) => block !== undefined);
+  return blocks.length > 0 ? stack(blocks, gapsOf(blocks, groupGap(room)), room.align) : undefined;
+}
+
+/** Head and lines above, and below them one row that reaches from margin to margin. */
+export const footLine: WordLayout = (room) => {
+  const { parts } = room;
+  const foot = footRow(room);
+  if (!foot) return undefined;
+  return underHead(room, foot.usesLast ? withoutLast(parts.details) : parts.details, foot.block);
+};
+
+/** Call to action opposite the signature, or opposite the last line (a date, a place) when there is none. */
+export function footRow(room: WordRoom): { block: Block; usesLast: boolean } | undefined {
+  const cta = ctaBlock(room);
+  if (room.parts.cta && !cta) return undefined;
+  const sign = (cta ? signAbreast(room) : signAtMargins(room)) ?? undefined;
+  if (!sign) return undefined;
+  const gap = rowGap(room);
+  if (sign.block && cta) return pressedAndSigned(cta, sign.block, room.width, gap);
+  const last = closing(room);
+  const right = cta ?? sign.block;
+  if (!right) return undefined;
+  if (room.parts.logo && room.parts.sender.length > 0 && !cta)
+    return { block: right, usesLast: false };
+  if (!last) return undefined;
+  const set = setAt(last.paragraph, room.size, room.width - right.width - gap, 1);
+  const block = set && ends(textBlock(last, set), right, room.width, gap);
+  return block && { block, usesLast: true };
+}
+
+/** Between the two ends of a row, at the least. */
+const rowGap = (room: WordRoom): number =>
+  room.stage.tight ? GAP.within * room.size : groupGap(room);
+
+/** A mark stands at the end of the row, anything longer begins it. */
+function pressedAndSigned(cta: Block, sign: Block, width: number, gap: number) {
+  const isMark = sign.width < 1.6 * sign.height;
+  const block = isMark ? ends(cta, sign, width, gap) : ends(sign, cta, width, gap);
+  return block && { block, usesLast: false };
+}
+
+const shortened = new WeakMap<readonly Item[], readonly Item[]>();
+
+/** The same list for the same list, so that what was made of it is found again. */
+export function withoutLast(details: readonly Item[]): readonly Item[] {
+  let shorter = shortened.get(details);
+  if (!shorter) shortened.set(details, (shorter = details.slice(0, -1)));
+  return shorter;
+}
+
+/** The last line, when it is none of a list: a date, a place. Facts are parted only where room is scarce. */
+function closing({ stage, parts: { details } }: WordRoom): TextNode | undefined {
+  const [before, last] = [details.at(-2), details.at(-1)];
+  const alike = before?.type === "text" && last?.type === "text" && before.role === last.role;
+  const listed = alike && !(stage.tight && groupOf(last) === "facts");
+  return last?.type === "text" && !listed ? last : undefined;
+}
+
+/** Head, lines and foot in one stack whose headline takes what the others leave. */
+export function underHead(
+  room: WordRoom,
+  details: readonly Item[],
+  foot: Block | undefined,
+): Block | undefined {
+  const lines = details.length > 0 ? detailsBlock(room, details) : undefined;
+  if (details.length > 0 && !lines) return undefined;
+  const below = [lines, foot].filter((block) => block !== undefined);
+  const gaps = below.map((block, i) => keptGap(i === 0 ? headGap(room) : groupGap(room), block));
+  const taken = sum(below.map((block) => block.height)) + sum(gaps);
+  // Most drafts that do not fit are told from here, before a headline is set.
+  if (taken >= room.height && room.parts.headline) return undefined;
+  const top = head({ ...room, height: room.height - taken });
+  if (!top)
+    return room.parts.headline || taken > room.height
+      ? undefined
+      : stack(below, gaps.slice(1), room.align);
+  return below.length > 0 ? stack([top, ...below], gaps, room.align) : top;
+}
+
+const sum = (values: number[]): number => values.reduce((a, b) => a + b, 0);
+
+/** Headline in a wide column, the rest in a second one whose last line stands on the headline's last baseline. */
+export const twoColumns: WordLayout = (room) => {
+  const { width, size } = room;
+  for (const column of [naturalColumn(room), 0.42 * width, 0.33 * width]) {
+    if (column > MOST_SIDE_SHARE * width) continue;
+    const side = sideColumn({ ...room, width: column });
+    if (!side) continue;
+    // Both stand on one baseline, so what hangs below it on the right needs room on the left too.
+    const hanging = side.column.height - side.column.baseline;
+    const gutter = keptGap(GAP.gutter * size, side.logo);
+    const left = head({
+      ...room,
+      width: width - side.column.width - gutter,
+      height: room.height - hanging,
+    });
+    if (!left) continue;
+    const { column: lines, logo } = side;
+    const above = logo ? logo.height + keptGap(groupGap(room), logo) : 0;
+    const used = lines.height + above;
+    // A column that is a little higher than the headline lets it start lower; a much higher one needs another place.
+    const lowered = Math.max(0, used - left.baseline);
+    if (used > LOWEST_HEAD * left.baseline || used + hanging > room.height) continue;
+    if (lowered + left.height > room.height) continue;
+    return sideBySide(left, side.column, width - side.column.width, used, side.logo);
+  }
+  return undefined;
+};
+
+const MOST_SIDE_SHARE = 0.48;
+/** How far a headline may be lowered to stand on the baseline of the column beside it. */
+const LOWEST_HEAD = 2.2;
+
+/** As wide as its short lines need to stay on one line; longer ones may take two. */
+export function naturalColumn({ stage, parts, size }: WordRoom): number {
+  const button = parts.cta
+    ? parts.cta.paragraph.naturalWidth(1) + 2.5 * buttonPad(stage, parts.cta)
+    : 0;
+  return (Math.max(button, naturalWidth(parts.details)) + 0.05) * size;
+}
+
+function sideColumn(room: WordRoom): { column: Block; logo: Block | undefined } | undefined {
+  const { parts } = room;
+  const lines = detailsBlock(room, parts.details);
+  const cta = ctaBlock(room);
+  const sign = signAbreast(room) ?? signStacked(room, 0);
+  if (!lines || (parts.cta && !cta) || !sign) return undefined;
+  const blocks = [parts.details.length > 0 ? lines : undefined, cta].filter((b) => b !== undefined);
+  if (blocks.length === 0) return undefined;
+  const column = stack(blocks, gapsOf(blocks, groupGap(room)));
+  const width = Math.max(column.width, sign.block?.width ?? 0);
+  return width <= room.width ? { column: { ...column, width }, logo: sign.block } : undefined;
+}
+
+/** Head and lines at the top of the height, the foot at its bottom: for a column beside a picture or none. */
+export const apart: WordLayout = (room) => {
+  const { parts } = room;
+  const row = footRow(room);
+  const foot = row?.block ?? footStack(room);
+  if (!foot) return undefined;
+  const gap = keptGap(groupGap(room), foot);
+  const details = row?.usesLast ? withoutLast(parts.details) : parts.details;
+  const top = underHead({ ...room, height: room.height - foot.height - gap }, details, undefined);
+  return top && topAndBottom(top, foot, room.height, gap);
+};
+
+export const wordLayouts = {
+  "two-columns": twoColumns,
+  "foot-line": footLine,
+  stack: stacked,
+  "head-and-foot": apart,
+} as const satisfies Record<string, WordLayout>;
