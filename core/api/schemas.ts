@@ -38,6 +38,10 @@ export const CrateAnswer = Crate.extend({ pieces: z.array(Piece), archived: z.ar
 export type CrateAnswer = z.infer<typeof CrateAnswer>;
 export const CrateList = z.object({ crates: z.array(CrateAnswer) });
 
+/** The header that says who asks: each takes back what they did themselves. */
+export const AUTHOR_HEADER = "zest-author";
+export const AuthorHeader = z.object({ [AUTHOR_HEADER]: z.string().max(80).optional() });
+
 /** A piece with what its history allows. `revision` grows by one with each change. */
 export const PieceAnswer = z.object({
   piece: Piece,

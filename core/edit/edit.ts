@@ -87,6 +87,9 @@ export function rebased(piece: Piece, edit: Edit): Edit {
   return { ...edit, changes };
 }
 
+/** Whether it leaves everything as it was, as words that were typed and deleted again. */
+export const isVoid = ({ changes }: Edit): boolean => changes.every(({ to, was }) => same(to, was));
+
 /** What belongs to one gesture is one step: a further change of the same thing takes the place of the one before. */
 export function joinEdits(before: Edit, after: Edit): Edit | undefined {
   if (before.gesture === undefined || before.gesture !== after.gesture) return undefined;

@@ -3,10 +3,6 @@ import { ProblemAnswer } from "../../core/api";
 
 export const Id = z.object({ id: z.string().min(1).max(100) });
 
-/** The header that says who asks: each takes back what they did themselves. */
-export const AUTHOR = "zest-author";
-export const By = z.object({ [AUTHOR]: z.string().max(80).optional() });
-
 /** For what is named by its content and so never changes. */
 export const FOREVER = "public, max-age=31536000, immutable";
 

@@ -1,5 +1,7 @@
 import { z } from "zod";
 import {
+  AUTHOR_HEADER,
+  AuthorHeader,
   CrateAnswer,
   CrateChange,
   CrateList,
@@ -15,7 +17,7 @@ import {
 } from "../../core/api";
 import { Piece } from "../../core/piece";
 import type { Routes, Services } from "../app";
-import { AUTHOR, By, Id, problems } from "./params";
+import { Id, problems } from "./params";
 
 const OfSize = z.object({ placement: z.string().min(1) });
 
@@ -83,8 +85,8 @@ export function addPieceRoutes(
   );
   routes.get(
     "/api/pieces/:id",
-    { schema: { summary: "One piece", params: Id, headers: By, ...ok(PieceAnswer) } },
-    ({ params, headers }) => pieces.get(params.id, headers[AUTHOR]),
+    { schema: { summary: "One piece", params: Id, headers: AuthorHeader, ...ok(PieceAnswer) } },
+    ({ params, headers }) => pieces.get(params.id, headers[AUTHOR_HEADER]),
   );
   routes.post(
     "/api/pieces/:id/edits",
@@ -92,13 +94,13 @@ export function addPieceRoutes(
       schema: {
         summary: "Change a piece; 409 when another window changed the same thing",
         params: Id,
-        headers: By,
+        headers: AuthorHeader,
         body: EditRequest,
         response: { 200: PieceAnswer, ...problems, 409: ProblemAnswer },
       },
     },
     ({ params, headers, body: { edit, ...options } }) =>
-      pieces.edit(params.id, edit, { ...options, author: headers[AUTHOR] }),
+      pieces.edit(params.id, edit, { ...options, author: headers[AUTHOR_HEADER] }),
   );
   routes.post(
     "/api/pieces/:id/undo",
@@ -106,11 +108,11 @@ export function addPieceRoutes(
       schema: {
         summary: "Take one's last change back",
         params: Id,
-        headers: By,
+        headers: AuthorHeader,
         ...ok(PieceAnswer),
       },
     },
-    ({ params, headers }) => pieces.undo(params.id, headers[AUTHOR]),
+    ({ params, headers }) => pieces.undo(params.id, headers[AUTHOR_HEADER]),
   );
   routes.post(
     "/api/pieces/:id/redo",
@@ -118,11 +120,11 @@ export function addPieceRoutes(
       schema: {
         summary: "Make the change taken back again",
         params: Id,
-        headers: By,
+        headers: AuthorHeader,
         ...ok(PieceAnswer),
       },
     },
-    ({ params, headers }) => pieces.redo(params.id, headers[AUTHOR]),
+    ({ params, headers }) => pieces.redo(params.id, headers[AUTHOR_HEADER]),
   );
   routes.get(
     "/api/pieces/:id/layouts",

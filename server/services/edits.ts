@@ -4,6 +4,7 @@ import {
   conflictsIn,
   invertEdit,
   isMade,
+  isVoid,
   joinEdits,
   nameOf,
   rebased,
@@ -108,7 +109,9 @@ export class Edits {
     const at = this.now();
     const joined =
       mayJoin && last?.author === author && !last.undone ? joinEdits(last.edit, edit) : undefined;
-    if (joined)
+    // What was typed and deleted again is no step.
+    if (joined && isVoid(joined)) await tx.delete(edits).where(eq(edits.id, last!.id));
+    else if (joined)
       await tx.update(edits).set({ edit: joined, at, shownAfter }).where(eq(edits.id, last!.id));
     else await tx.insert(edits).values({ piece, edit, author, at, shownBefore, shownAfter });
   }
@@ -129,10 +132,10 @@ export async function stepsOf(
   piece: string,
   author: Author,
 ): Promise<{ undo?: string; redo?: string }> {
-  const [back, forth] = [
-    await lastOf(reader, piece, false, author),
-    await lastOf(reader, piece, true, author),
-  ];
+  const [back, forth] = await Promise.all([
+    lastOf(reader, piece, false, author),
+    lastOf(reader, piece, true, author),
+  ]);
   return {
     ...(back ? { undo: nameOf(back.edit) } : {}),
     ...(forth ? { redo: nameOf(forth.edit) } : {}),

@@ -48,6 +48,16 @@ describe("pieces over HTTP", () => {
     expect(await headline()).to.equal("Harbour lights!");
   });
 
+  it("makes no step of what was typed and deleted again", async () => {
+    const before = (await server.ask("GET", at)).body;
+    await edit("Harbour lights!?", "Harbour lights!", false, "again");
+    const { body } = await edit("Harbour lights!", "Harbour lights!?", false, "again");
+    expect(body.piece).to.deep.equal(before.piece);
+    await server.ask("POST", `${at}/undo`);
+    expect(await headline()).to.equal("Harbour light");
+    await server.ask("POST", `${at}/redo`);
+  });
+
   it("tells a window that another changed the same words, and lets either stay", async () => {
     const { status, body } = await edit("Mine", "Boats at rest");
     expect(status).to.equal(409);

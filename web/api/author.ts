@@ -1,5 +1,3 @@
-/** The header of the API that says who asks. */
-export const AUTHOR_HEADER = "zest-author";
 const KEY = "zest.author";
 
 /** Who works in this browser: a name that means nothing, so that each takes back what they did themselves. */

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import {
+  AUTHOR_HEADER,
   BatchAnswer,
   BatchList,
   BatchPlan,
@@ -42,7 +43,7 @@ import type { Edit } from "../../core/edit";
 import { Piece } from "../../core/piece";
 import { Placement } from "../../core/placements";
 import { Template } from "../../core/templates";
-import { AUTHOR_HEADER, author } from "./author";
+import { author } from "./author";
 import { RequestError } from "./request-error";
 
 async function ask<T extends z.ZodType>(
