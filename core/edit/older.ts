@@ -16,11 +16,17 @@ interface OldEdit {
   was: unknown;
 }
 
-/** An edit as it is said now; undefined for one that says nothing. */
+/** An edit as it is said now; undefined for one that says nothing, or that nobody can read. */
 export function fromOlderEdit(stored: unknown, frameOf?: FrameOf): Edit | undefined {
   const known = withPlaces(withLayoutIds(stored), frameOf);
   const now = Edit.safeParse(known);
-  return now.success ? now.data : editTo(...sidesOf(known as OldEdit));
+  if (now.success) return now.data;
+  try {
+    // What it makes has to be an edit too.
+    return Edit.safeParse(editTo(...sidesOf(known as OldEdit))).data;
+  } catch {
+    return undefined;
+  }
 }
 
 type Parts = Partial<Piece>;

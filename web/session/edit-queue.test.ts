@@ -65,6 +65,13 @@ describe("the edit queue", () => {
     expect(new EditQueue(storage, "k").edits).to.deep.equal([typedIn("B", "")]);
   });
 
+  it("goes on without what nobody can read, and keeps the rest", () => {
+    const storage = new Memory();
+    const wrong = [null, 3, { kind: "moon" }, { kind: "wordings", slot: "a", to: 1, was: 2 }, {}];
+    storage.setItem("k", JSON.stringify([...wrong, typedIn("B", "")]));
+    expect(new EditQueue(storage, "k").edits).to.deep.equal([typedIn("B", "")]);
+  });
+
   it("starts empty when what was kept cannot be read", () => {
     const storage = new Memory();
     storage.setItem("k", "{broken");
