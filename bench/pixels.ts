@@ -1,4 +1,4 @@
-import { begin, makeScene } from "../core/engine";
+import { fitLead, makeScene } from "../core/engine";
 import { sortMessage, wordsOf } from "../core/message";
 import type { Brand } from "../core/brand";
 import type { FileId } from "../core/files";
@@ -62,10 +62,10 @@ export async function benchPixels(): Promise<void> {
     cut: [],
     covered: [],
   };
-  for (const { piece, brand } of [...demoPieces(), ...(await begunPieces(studio))])
+  for (const { piece, brand } of [...demoPieces(), ...(await templatePieces(studio))])
     await judge(studio, piece, brand, tally);
   const marked = await markedPictures();
-  for (const { piece, brand } of await begunPieces(studio, marked))
+  for (const { piece, brand } of await templatePieces(studio, marked))
     await judgeSubjects(studio, piece, brand, marked, tally);
   const { sizes, words, subjects } = tally;
   const row = (label: string, found: string[], of: number): [string, string] => [
@@ -85,7 +85,7 @@ export async function benchPixels(): Promise<void> {
 /** Pictures whose subject can be counted, lying and standing. */
 const markedPictures = () => Promise.all([markedPicture(1500, 1000), markedPicture(1000, 1500)]);
 
-async function begunPieces(
+async function templatePieces(
   studio: Studio,
   subjects: readonly FileId[] = [],
 ): Promise<{ piece: Piece; brand: Brand }[]> {
@@ -98,10 +98,10 @@ async function begunPieces(
     const subject = subjects[i % subjects.length];
     const pictures = subject ? [subject] : i % 2 === 0 ? demoPictures().slice(0, 2) : [];
     const wanted = { id: template.id, title: template.id, words, pictures };
-    const begun = pieceOf(template, brand, wanted);
-    const first = subject ? withSubject(begun) : begun;
+    const plain = pieceOf(template, brand, wanted);
+    const first = subject ? withSubject(plain) : plain;
     const sources = await studio.sources(first, brand);
-    const { piece } = begin(first, brand, placementById(first.lead), sources);
+    const { piece } = fitLead(first, brand, placementById(first.lead), sources);
     made.push({ piece, brand });
   }
   return made;

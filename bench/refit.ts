@@ -1,5 +1,5 @@
 import type { Brand } from "../core/brand";
-import { begin, makeScene, makeScenes } from "../core/engine";
+import { fitLead, makeScene, makeScenes } from "../core/engine";
 import { area, box, contains, intersect, scaleBox, type Box } from "../core/geometry";
 import { languageOf } from "../core/language";
 import { isFact, sortMessage, wordsOf } from "../core/message";
@@ -127,8 +127,8 @@ async function judge(
     const wanted = { id: "x", title: "x", words, pictures: [], language };
     const first = pieceOf(template, brand, wanted);
     const sources = await strangeSources([{ piece: first, brand }]);
-    const begun = begin(first, brand, placementById(first.lead), sources);
-    offers.push({ sources, ...offer(template, begun, brand, sources) });
+    const fitted = fitLead(first, brand, placementById(first.lead), sources);
+    offers.push({ sources, ...offer(template, fitted, brand, sources) });
   }
   for (const { piece, sources } of inOrder(offers).slice(0, best))
     for (const placement of catalogue.placements)

@@ -1,5 +1,5 @@
 import { join } from "node:path";
-import { begin, makeScene } from "../core/engine";
+import { fitLead, makeScene } from "../core/engine";
 import type { FileId, PictureFile } from "../core/files";
 import { area, box, intersect, type Box } from "../core/geometry";
 import { catalogue, cssPerPixel, placementById, type Placement } from "../core/placements";
@@ -141,7 +141,7 @@ async function judge(
   const first = pieceOf(template, brand, wanted);
   const sources = await strangeSources([{ piece: first, brand }]);
   const pictures = (id: FileId) => (id === picture ? known : sources.pictures(id));
-  const { piece } = begin(first, brand, placementById(first.lead), { ...sources, pictures });
+  const { piece } = fitLead(first, brand, placementById(first.lead), { ...sources, pictures });
   for (const placement of placements) {
     const { layout } = makeScene(piece, brand, placement, { ...sources, pictures });
     counts[verdict(layout, photograph, picture)]++;

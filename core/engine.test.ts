@@ -193,10 +193,10 @@ describe("what nobody should ask for", () => {
         const { layout, scene } = makeScene(piece, brand, placement, sources);
         expect([scene.width, scene.height]).to.deep.equal([placement.width, placement.height]);
         const words = layout.placed.filter(({ text }) => text);
-        const told = check(layout).map(({ code }) => code);
+        const found = check(layout).map(({ code }) => code);
         if (words.length === 0 && piece.arrangement.some(({ kind }) => kind === "text"))
           expect(
-            told.some((code) => /nothing-fits|left-out/.test(code)),
+            found.some((code) => /nothing-fits|left-out/.test(code)),
             piece.id,
           ).to.equal(true);
         for (const { box } of layout.placed)
@@ -232,12 +232,12 @@ describe("what nobody should ask for", () => {
     for (const nodes of [away, many]) {
       for (const id of ["story", "ad-phone-banner", "poster-a3"]) {
         const { layout } = makeScene(withNodes(nodes), brand, placementById(id), sources);
-        const told = new Set([
+        const found = new Set([
           ...layout.placed.map(({ node }) => node.id),
           ...layout.leftOut.map((node) => node.id),
           ...layout.resolved.absent.map((node) => node.id),
         ]);
-        expect(nodes.filter((node) => !told.has(node.id) && node.role !== "backdrop")) //
+        expect(nodes.filter((node) => !found.has(node.id) && node.role !== "backdrop")) //
           .to.deep.equal([]);
       }
     }

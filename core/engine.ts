@@ -1,15 +1,8 @@
 import type { Brand } from "./brand";
 import { isLocal, layoutKey, sameLayout, type LayoutId, type Piece } from "./piece";
 import type { Placement } from "./placements";
-import { check } from "./preflight";
-import {
-  inSuitedFrames,
-  recomposed,
-  refit,
-  type CostTerms,
-  type Layout,
-  type RefitOptions,
-} from "./refit";
+import { breaksRule, choose, isAsArranged, isNothing, NOTHING_DECIDED } from "./choice";
+import { inSuitedFrames, recomposed, type CostTerms, type Layout } from "./refit";
 import { resolve, type ResolvedPiece, type Sources } from "./resolve";
 import { compose, type Scene } from "./scene";
 
@@ -19,7 +12,7 @@ export interface Made {
 }
 
 /**
- * The whole way of a piece to what is painted: resolve → refit → scene. The same for the wall,
+ * The whole way of a piece to what is painted: resolve → refit → rules → scene. The same for the wall,
  * preflight, batches and deliveries. The brand's fonts must be in `sources.typesetter`.
  */
 export function makeScene(
@@ -62,12 +55,11 @@ export function alternatives(
 ): Layout[] {
   const sizes = piece.sizes.map(({ layout: _picked, ...size }) => size);
   const resolved = resolve({ ...piece, sizes }, brand, placement.id, sources);
-  const target = withHouseMargin(placement, brand);
   const found: Layout[] = [];
   for (const sort of [({ kind }: LayoutId) => kind, layoutKey]) {
     while (found.length < MOST_ALTERNATIVES) {
       const taken = new Set(found.map(({ layoutId }) => sort(layoutId)));
-      const next = laidOut(resolved, target, (id) => !taken.has(sort(id)));
+      const next = choose(resolved, placement, { only: (id) => !taken.has(sort(id)) });
       if (isNothing(next) || found.some((one) => sameLayout(one.layoutId, next.layoutId))) break;
       found.push(next);
     }
@@ -87,73 +79,35 @@ export function withLead(
   return recomposed(layout.resolved.piece, layout);
 }
 
-/** A piece as it begins, with what is painted of its lead. */
-export interface Begun extends Made {
+/** A piece whose lead is fitted to its words, with what is painted of it. */
+export interface Fitted extends Made {
   piece: Piece;
   /** What its lead cost when it was laid out; nothing where it stands as it was composed. */
   cost: CostTerms;
 }
 
 /**
- * A piece that was begun from a template, whose lead was composed for other words: where these break a rule there,
- * the lead is laid out anew for them; pictures go to the frames that suit them. Answers the piece with what is painted of
- * its lead.
+ * Fits a piece that was made from a template, whose lead was composed for other words: where these break a rule there,
+ * the lead is laid out anew for them; pictures go to the frames that suit them.
  */
-export function begin(given: Piece, brand: Brand, placement: Placement, sources: Sources): Begun {
+export function fitLead(
+  given: Piece,
+  brand: Brand,
+  placement: Placement,
+  sources: Sources,
+): Fitted {
   const piece = inSuitedFrames(resolve(given, brand, placement.id, sources));
   const resolved = resolve(piece, brand, placement.id, sources);
-  const target = withHouseMargin(placement, brand);
-  const layout = refit(resolved, target);
-  const asComposed = isAsArranged(layout) && !breaksRule(layout);
-  if (asComposed) return { piece, layout, scene: compose(layout), cost: layout.cost };
-  const anew = refit(resolved, target, { anew: true });
-  const fitted = recomposed(resolved.piece, anew);
-  return { piece: fitted, cost: anew.cost, ...makeScene(fitted, brand, placement, sources) };
+  const layout = choose(resolved, placement, { decided: NOTHING_DECIDED });
+  if (isAsArranged(layout)) return { piece, layout, scene: compose(layout), cost: layout.cost };
+  const fitted = recomposed(resolved.piece, layout);
+  return { piece: fitted, cost: layout.cost, ...makeScene(fitted, brand, placement, sources) };
 }
 
-/** The piece alone, as it begins. */
-export const begun = (...about: Parameters<typeof begin>): Piece => begin(...about).piece;
-
-const isNothing = ({ layoutId }: Layout): boolean => layoutId.kind === "nothing-fits";
-const isAsArranged = ({ layoutId }: Layout): boolean => layoutId.kind === "as-arranged";
+/** The piece alone, with its lead fitted. */
+export const fittedPiece = (...about: Parameters<typeof fitLead>): Piece => fitLead(...about).piece;
 
 function finishScene(resolved: ResolvedPiece, placement: Placement): Made {
-  const layout = asPicked(resolved, withHouseMargin(placement, resolved.brand));
+  const layout = choose(resolved, placement);
   return { layout, scene: compose(layout) };
-}
-
-/** The layout that a person picked for this size, while it can be had at all; else the best. */
-function asPicked(resolved: ResolvedPiece, placement: Placement): Layout {
-  const size = resolved.piece.sizes.find((one) => one.placement === placement.id);
-  if (size?.layout === undefined) return laidOut(resolved, placement);
-  const picked = refit(resolved, placement, { only: (id) => sameLayout(id, size.layout) });
-  return isNothing(picked) ? laidOut(resolved, placement) : picked;
-}
-
-/**
- * On another placement of the lead's shape the arrangement is kept only if it breaks no rule there. The lead
- * itself stays as a person composed it, and preflight says what is to be said.
- */
-function laidOut(
-  resolved: ResolvedPiece,
-  placement: Placement,
-  only: RefitOptions["only"] = () => true,
-): Layout {
-  const layout = refit(resolved, placement, { only });
-  const kept = isAsArranged(layout) && placement.id !== resolved.piece.lead;
-  return kept && breaksRule(layout) ? refit(resolved, placement, { anew: true, only }) : layout;
-}
-
-const breaksRule = (layout: Layout): boolean =>
-  check(layout).some(({ level }) => level === "must-fix");
-
-/** A house margin that is too wide for a small frame is held at this share of its short side. */
-const WIDEST_MARGIN = 0.2;
-
-/** The placement with the brand's own, wider margins. */
-function withHouseMargin(placement: Placement, { defaults }: Brand): Placement {
-  if (defaults.marginScale === 1) return placement;
-  const most = WIDEST_MARGIN * Math.min(placement.width, placement.height);
-  const wider = Math.min(placement.margin * defaults.marginScale, most);
-  return { ...placement, margin: Math.max(placement.margin, Math.round(wider)) };
 }

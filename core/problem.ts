@@ -147,7 +147,7 @@ const problems = {
   "brand-in-use": {
     status: 409,
     say: (p: { name: string; uses: string }) =>
-      `${p.name} is worn by ${p.uses}. Nothing was deleted; choose the brand that they shall wear instead.`,
+      `${p.name} is the brand of ${p.uses}. Nothing was deleted; choose the brand that they get instead.`,
   },
   "logo-impossible": {
     status: 422,
@@ -234,7 +234,7 @@ const problems = {
   "job-ends-program": {
     status: 500,
     say: (p: { times: number }) =>
-      `The program has ended ${p.times} times while this was being made, so it is not begun again by itself. What was made before is still there; try once more, or make it with fewer files.`,
+      `The program has ended ${p.times} times while this was being made, so it is not started again by itself. What was made before is still there; try once more, or make it with fewer files.`,
   },
   "delivery-empty": {
     status: 400,

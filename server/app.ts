@@ -1,13 +1,12 @@
 import multipart from "@fastify/multipart";
 import rateLimit from "@fastify/rate-limit";
 import swagger from "@fastify/swagger";
-import Fastify, { type FastifyError, type FastifyInstance, type FastifyReply } from "fastify";
+import Fastify, { type FastifyError, type FastifyReply } from "fastify";
 import {
   hasZodFastifySchemaValidationErrors,
   jsonSchemaTransform,
   serializerCompiler,
   validatorCompiler,
-  type ZodTypeProvider,
 } from "fastify-type-provider-zod";
 import { Problem, problem } from "../core/problem";
 import { asProblem } from "./problems";
@@ -27,83 +26,14 @@ import { addStorageRoutes } from "./routes/storage";
 import { addTemplateRoutes } from "./routes/templates";
 import { MOST_UPLOAD } from "./routes/upload";
 import { serveWeb } from "./routes/web";
-import { Batches } from "./services/batches";
-import { NewPieces } from "./services/new-pieces";
-import { Bin } from "./services/bin";
-import { Deliveries } from "./services/deliveries";
-import { Filing } from "./services/filing";
-import { Kits } from "./services/kits";
-import { Library } from "./services/library";
-import { Pieces } from "./services/pieces";
-import { Placements } from "./services/placements";
-import { Refits } from "./services/refits";
-import { Renditions } from "./services/renditions";
-import { Specimens } from "./services/specimens";
-import type { ServerContext } from "./services/services";
-import { Storage } from "./services/storage";
-import { Templates } from "./services/templates";
-
-export type App = FastifyInstance;
-export type Routes = ReturnType<typeof typed>;
-
-export interface Services {
-  context: ServerContext;
-  pieces: Pieces;
-  placements: Placements;
-  library: Library;
-  kits: Kits;
-  batches: Batches;
-  deliveries: Deliveries;
-  refits: Refits;
-  templates: Templates;
-  newPieces: NewPieces;
-  filing: Filing;
-  renditions: Renditions;
-  specimens: Specimens;
-  bin: Bin;
-  storage: Storage;
-}
+import type { Services } from "./services/services";
+import { typed, type App } from "./routes/typed";
 
 /** In bytes; a pasted table with all that can be used has a few million. */
 const MOST_BODY = 32 * 1024 * 1024;
 
 /** A minute; a page that is opened with all its pictures asks a few hundred times. */
 const MOST_REQUESTS = 12_000;
-
-export function makeServices(context: ServerContext): Services {
-  const placements = new Placements(context);
-  const pieces = new Pieces(context, placements);
-  const library = new Library(context);
-  context.pool.knowing((ids) => library.areasOf(ids));
-  const kits = new Kits(context, library, pieces, placements);
-  const batches = new Batches(context, pieces, library, placements);
-  const deliveries = new Deliveries(context, pieces, library, batches, placements);
-  const refits = new Refits(context, pieces, library, placements);
-  const templates = new Templates(context, pieces);
-  const newPieces = new NewPieces(context, pieces, library, placements, templates);
-  const filing = new Filing(context, pieces);
-  const renditions = new Renditions(context);
-  const specimens = new Specimens(context, library);
-  const bin = new Bin(context);
-  const storage = new Storage(context, bin);
-  return {
-    context,
-    pieces,
-    placements,
-    library,
-    kits,
-    batches,
-    deliveries,
-    refits,
-    templates,
-    newPieces,
-    filing,
-    renditions,
-    specimens,
-    bin,
-    storage,
-  };
-}
 
 /** The HTTP door: thin routes over the services, and the built interface when `web` names its folder. */
 export async function makeApp(services: Services, web?: string): Promise<App> {
@@ -150,8 +80,6 @@ export async function makeApp(services: Services, web?: string): Promise<App> {
 function answerProblem(reply: FastifyReply, { status, code, message }: Problem): void {
   void reply.status(status).send({ code, message });
 }
-
-const typed = (app: FastifyInstance) => app.withTypeProvider<ZodTypeProvider>();
 
 function toProblem(error: FastifyError): Problem {
   if (error instanceof Problem) return error;

@@ -1,10 +1,10 @@
 import { readdir } from "node:fs/promises";
 import { join, relative } from "node:path";
 import { eq } from "drizzle-orm";
-import type { Services } from "./app";
+import type { Services } from "./services/services";
 import type { Unpacked } from "./files/unzip";
 import { readBundle } from "./imports/bundle";
-import { importBundle } from "./imports/import";
+import { importBundle } from "./services/import";
 import { settings } from "./store/tables";
 
 /** Imports each folder of the demo once, through the import that a person's own files take. */

@@ -94,7 +94,7 @@ export const NewPiece = z.union([
 ]);
 export type NewPiece = z.infer<typeof NewPiece>;
 
-/** The templates that can be begun with; `house` names those that the team has made. */
+/** The templates that there are; `house` names those that the team has made. */
 export const TemplateList = z.object({ templates: z.array(Template), house: z.array(z.string()) });
 export type TemplateList = z.infer<typeof TemplateList>;
 
@@ -190,7 +190,7 @@ export const SpreadPinning = z.object({
 });
 export type SpreadPinning = z.infer<typeof SpreadPinning>;
 
-/** A kit that pieces wear can only be deleted when they are given another to wear. */
+/** A kit that pieces have can only be deleted when they are given another. */
 export const BrandDeletion = z.object({
   instead: z.string().optional(),
   key: z.string().optional(),

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { LEADING, TRACKING } from "../rules";
 import { Spread } from "../colour";
 import { Hex } from "../colour/colour";
 import { FileId, Share } from "../files";
@@ -33,8 +34,8 @@ export const Typeface = z.object({
   family: z.string().min(1),
   faces: z.array(BrandFace).min(1),
   case: z.enum(["as-typed", "upper"]).default("as-typed"),
-  tracking: z.number().min(-0.2).max(0.5).default(0),
-  leading: z.number().min(0.6).max(2.5).optional(),
+  tracking: z.number().min(TRACKING.least).max(TRACKING.most).default(0),
+  leading: z.number().min(LEADING.least).max(LEADING.most).optional(),
 });
 export type Typeface = z.infer<typeof Typeface>;
 

@@ -1,5 +1,5 @@
 import { contrast, luminance } from "../colour";
-import type { AdjustStyle } from "../picture/adjust-style";
+import type { AdjustStyle } from "../piece/adjust-style";
 import type { Brand, BrandColour } from "./brand";
 
 /** Something done to a photograph, by name; without an adjustment it is what the brand does to all of them. */

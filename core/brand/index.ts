@@ -1,4 +1,4 @@
 export * from "./brand";
-export * from "./dress";
+export * from "./palette";
 export * from "./filters";
-export { isSeenOn, leastWidthOf, LETTERED, logoFor, standsOn } from "./logo";
+export { leastWidthOf, LETTERED, logoFor, mayStandOn } from "./logo";

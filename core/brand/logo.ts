@@ -1,4 +1,4 @@
-import { luminanceContrast, MIDDLE_LUMINANCE } from "../colour";
+import { CONTRAST_GRAPHIC, luminanceContrast, MIDDLE_LUMINANCE } from "../colour";
 import type { Art } from "../files";
 import type { Logo } from "./brand";
 
@@ -15,16 +15,18 @@ export function leastWidthOf({ leastWidth }: Pick<Logo, "leastWidth">, ratio: nu
   return ratio >= LETTERED ? LEAST_LETTERS * ratio : LEAST_SIDE * Math.sqrt(Math.min(1, ratio));
 }
 
-/** Graphics that must be told from their ground: WCAG 2.2, 1.4.11. */
-const SEEN = 3;
-
 /** Whether ink of that kind is seen on a ground of that luminance; nothing is known of a file without `art`. */
-export const isSeenOn = (art: Art | undefined, ground: number): boolean =>
+const isSeenOn = (art: Art | undefined, ground: number): boolean =>
   art === undefined ||
-  Math.max(luminanceContrast(art.dark, ground), luminanceContrast(art.light, ground)) >= SEEN;
+  Math.max(luminanceContrast(art.dark, ground), luminanceContrast(art.light, ground)) >=
+    CONTRAST_GRAPHIC;
 
-export const standsOn = ({ ground }: Logo, groundLuminance: number): boolean =>
+const isMadeFor = ({ ground }: Logo, groundLuminance: number): boolean =>
   ground === "any" || ground === (groundLuminance > MIDDLE_LUMINANCE ? "light" : "dark");
+
+/** The rule for logos: made for such a ground, and seen on it. `ground` is its relative luminance. */
+export const mayStandOn = (logo: Logo, art: Art | undefined, ground: number): boolean =>
+  isMadeFor(logo, ground) && isSeenOn(art, ground);
 
 /**
  * The logo of that kind for a ground of that luminance: the one in its own colours where it may stand there,
@@ -39,8 +41,7 @@ export function logoFor(
   const allowed = logos.filter(
     (logo) =>
       logo.kind === kind &&
-      standsOn(logo, groundLuminance) &&
-      isSeenOn(artOf(logo), groundLuminance) &&
+      mayStandOn(logo, artOf(logo), groundLuminance) &&
       artOf(logo)?.ground === undefined,
   );
   return allowed.find(({ ink }) => ink === "own") ?? allowed[0];

@@ -44,6 +44,8 @@ export const decoded = (value: number): number =>
 /** What WCAG 2.2 asks of text (1.4.3): large text is at least 24 CSS px, or 18.66 CSS px when bold. */
 export const CONTRAST_TEXT = 4.5;
 export const CONTRAST_LARGE = 3;
+/** And of graphics that must be told from their ground: buttons, logos, marks (1.4.11). */
+export const CONTRAST_GRAPHIC = 3;
 
 export function contrastNeeded(sizeCssPx: number, weight: number): number {
   const large = sizeCssPx >= 24 || (sizeCssPx >= 18.66 && weight >= 700);

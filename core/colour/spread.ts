@@ -1,6 +1,6 @@
 import { converter } from "culori";
 import { z } from "zod";
-import { CONTRAST_LARGE, CONTRAST_TEXT, contrast, type Hex } from "./colour";
+import { CONTRAST_GRAPHIC, CONTRAST_TEXT, contrast, type Hex } from "./colour";
 import { difference } from "./difference";
 import { baseId, calmTint, hexOf, TINT_STEPS, tintId } from "./tint";
 
@@ -41,19 +41,19 @@ const VARIED = 36;
  * the brand has no such pair. The best is first; those after it differ from what came before them.
  */
 export function spreads(colours: readonly Swatch[]): Spread[] {
-  const own = dressed(colours);
+  const own = triads(colours);
   // Colours that do not read on each other are written on in their own deep and pale tints.
-  const all = own.length > 0 ? own : dressed([...colours, ...colours.flatMap(farTints)]);
+  const all = own.length > 0 ? own : triads([...colours, ...colours.flatMap(farTints)]);
   const standing = all.filter(({ action, backdrop }) => stands(action, backdrop));
   const best = standing.length > 0 ? standing : all;
-  return byVariety(best.map((dressed) => ({ dressed, score: scoreOf(dressed) }))).map(toSpread);
+  return byVariety(best.map((triad) => ({ triad, score: scoreOf(triad) }))).map(toSpread);
 }
 
-const dressed = (colours: readonly Swatch[]): Dressed[] =>
+const triads = (colours: readonly Swatch[]): Triad[] =>
   colours.flatMap((backdrop) =>
     colours
       .filter((words) => contrast(words.hex, backdrop.hex) >= CONTRAST_TEXT)
-      .flatMap((words) => colours.flatMap((third) => dress(backdrop, words, third))),
+      .flatMap((words) => colours.flatMap((third) => withActions(backdrop, words, third))),
   );
 
 const DEEP_AND_PALE = [17, 34, 97] as const;
@@ -65,7 +65,7 @@ const farTints = (swatch: Swatch): Swatch[] =>
     return { id, hex: hexOf([swatch], id)!, role, base: swatch.hex };
   });
 
-interface Dressed {
+interface Triad {
   backdrop: Swatch;
   words: Swatch;
   /** Neither ground nor words; the words' own where the brand needs no third. */
@@ -79,7 +79,7 @@ interface Dressed {
 }
 
 /** The third colour is either for what is to be done, or, where it is calm on the ground, for the ornament. */
-function dress(backdrop: Swatch, words: Swatch, third: Swatch): Dressed[] {
+function withActions(backdrop: Swatch, words: Swatch, third: Swatch): Triad[] {
   if (third === backdrop) return [];
   const base = { backdrop, words, third };
   const onThird = readableOn(third, [backdrop, words]);
@@ -94,7 +94,7 @@ function dress(backdrop: Swatch, words: Swatch, third: Swatch): Dressed[] {
   if (third === words) return pressing ? [pressing] : [];
   const calm = contrast(third.hex, backdrop.hex);
   const decorated = calm >= CALMEST &&
-    calm < CONTRAST_LARGE && {
+    calm < CONTRAST_GRAPHIC && {
       ...base,
       action: words,
       onAction: backdrop,
@@ -108,7 +108,7 @@ function dress(backdrop: Swatch, words: Swatch, third: Swatch): Dressed[] {
 /** An ornament is seen, not read: less than this is lost on its ground. */
 const CALMEST = 1.2;
 
-const stands = (a: Swatch, b: Swatch): boolean => contrast(a.hex, b.hex) >= CONTRAST_LARGE;
+const stands = (a: Swatch, b: Swatch): boolean => contrast(a.hex, b.hex) >= CONTRAST_GRAPHIC;
 
 /** The first of `candidates` that reads on `ground`. */
 const readableOn = (ground: Swatch, candidates: Swatch[]): Swatch | undefined =>
@@ -122,7 +122,7 @@ const toSpread = ({
   plate,
   onPlate,
   ornament,
-}: Dressed): Spread => ({
+}: Triad): Spread => ({
   backdrop: backdrop.id,
   headline: words.id,
   support: words.id,
@@ -159,7 +159,7 @@ function detailOn(backdrop: Swatch, words: Swatch, action: Swatch): string {
 }
 
 /** Our own weighing: the accent belongs on what is to be done, the ground is primary or paper. */
-function scoreOf({ backdrop, words, third, action }: Dressed): number {
+function scoreOf({ backdrop, words, third, action }: Triad): number {
   const ground = { primary: 3, paper: 2.5, secondary: 1.5 }[backdrop.role] ?? 0.5;
   const press = { accent: 2, primary: 1 }[action.role] ?? 0;
   const lettering = { paper: 1, ink: 1, primary: 1 }[words.role] ?? 0;
@@ -182,14 +182,14 @@ function harmony(a: Hex, b: Hex): number {
 }
 
 interface Scored {
-  dressed: Dressed;
+  triad: Triad;
   score: number;
 }
 
 /** The best first, then each time the one that is good and unlike those before it. */
-function byVariety(all: Scored[]): Dressed[] {
+function byVariety(all: Scored[]): Triad[] {
   const rest = [...all].sort((a, b) => b.score - a.score);
-  const liked: Dressed[] = [];
+  const liked: Triad[] = [];
   const likeness = rest.map(() => 0);
   while (rest.length > 0 && liked.length < VARIED) {
     let best = 0;
@@ -197,21 +197,19 @@ function byVariety(all: Scored[]): Dressed[] {
     rest.forEach((_, i) => {
       if (worth(i) > worth(best)) best = i;
     });
-    const [{ dressed }] = rest.splice(best, 1) as [Scored];
+    const [{ triad }] = rest.splice(best, 1) as [Scored];
     likeness.splice(best, 1);
-    liked.push(dressed);
-    rest.forEach(
-      (other, i) => (likeness[i] = Math.max(likeness[i]!, alike(dressed, other.dressed))),
-    );
+    liked.push(triad);
+    rest.forEach((other, i) => (likeness[i] = Math.max(likeness[i]!, alike(triad, other.triad))));
   }
-  return [...liked, ...rest.map(({ dressed }) => dressed)];
+  return [...liked, ...rest.map(({ triad }) => triad)];
 }
 
 /** What looking like one that was shown already costs, in points of score. */
 const SAME = 5;
 
 /** How alike two spreads look, 0..1: the ground rules, then what is to be pressed. */
-const alike = (a: Dressed, b: Dressed): number =>
+const alike = (a: Triad, b: Triad): number =>
   (a.backdrop === b.backdrop ? 0.6 : 0) +
   (a.action === b.action ? 0.2 : 0) +
   (a.words === b.words ? 0.1 : 0) +

@@ -29,12 +29,12 @@ export function hexOf(
 /** Tints are asked for with every resolve, and a kit has few. */
 function tintAt(hex: Hex, step: number): Hex {
   const key = tintId(hex, step);
-  let tint = known.get(key);
-  if (!tint) known.set(key, (tint = atLightness(hex, step / 100)));
+  let tint = cache.get(key);
+  if (!tint) cache.set(key, (tint = atLightness(hex, step / 100)));
   return tint;
 }
 
-const known = new Map<string, Hex>();
+const cache = new Map<string, Hex>();
 
 /** An ornament in a tint of its ground is seen, and stays calm. By eye. */
 const CALM = 1.5;

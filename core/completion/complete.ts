@@ -3,7 +3,7 @@ import { isPicture, isText, type Node, type Piece, type PricePart, type Role } f
 import { measureOf, type Measure } from "./measure";
 import { wordSlots } from "./slots";
 
-const known = new WeakMap<Piece, Piece>();
+const cache = new WeakMap<Piece, Piece>();
 
 /**
  * The piece with a node for everything that its message holds, whatever its arrangement draws: words, pictures, the
@@ -11,8 +11,8 @@ const known = new WeakMap<Piece, Piece>();
  * The same piece when nothing is missing.
  */
 export function completed(piece: Piece): Piece {
-  let whole = known.get(piece);
-  if (!whole) known.set(piece, (whole = complete(piece)));
+  let whole = cache.get(piece);
+  if (!whole) cache.set(piece, (whole = complete(piece)));
   return whole;
 }
 

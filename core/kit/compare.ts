@@ -84,9 +84,9 @@ const compareVoice = (before: Brand["voice"], after: Brand["voice"]): string[] =
 
 /** Whether graphics that were made before would come out otherwise now: words of the voice do not count. */
 export const looksOther = (before: Brand, after: Brand): boolean =>
-  !same(looksOf(before), looksOf(after));
+  !same(contentsOf(before), contentsOf(after));
 
-const looksOf = ({ colours, typefaces, logos, defaults, spreads, voice }: Brand): unknown => [
+const contentsOf = ({ colours, typefaces, logos, defaults, spreads, voice }: Brand): unknown => [
   colours.map(({ id, hex, role }) => [id, hex.toUpperCase(), role]),
   typefaces,
   logos,

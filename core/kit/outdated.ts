@@ -13,7 +13,7 @@ export interface State {
 
 /** Why graphics that were made then would come out otherwise now, in words; empty when they would not. */
 export function outdated(then: State, now: State): string[] {
-  if (then.brand.id !== now.brand.id) return [`It wears ${now.brand.name} now`];
+  if (then.brand.id !== now.brand.id) return [`It is in ${now.brand.name} now`];
   return [
     ...(looksOther(then.brand, now.brand) ? compareBrands(then.brand, now.brand) : []),
     ...(same(shown(then.piece, then), shown(now.piece, then)) ? [] : ["The piece was changed"]),

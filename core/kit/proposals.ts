@@ -1,4 +1,4 @@
-import { isSeenOn, standsOn, type Brand, type Logo } from "../brand";
+import { mayStandOn, type Brand, type Logo } from "../brand";
 import { luminance, type Hex } from "../colour";
 import type { PictureFile, PictureLookup } from "../files";
 import { isOutline, versionsOf } from "../resolve";
@@ -38,9 +38,7 @@ function inOneColour({ colours }: Pick<Brand, "colours">, versions: Version[]): 
   const byLight = colours.map(({ hex }) => hex).sort((a, b) => luminance(a) - luminance(b));
   return (["light", "dark"] as const).flatMap((ground): LogoProposal[] => {
     const under = ground === "light" ? 1 : 0;
-    const served = versions.some(
-      ({ logo, file }) => standsOn(logo, under) && isSeenOn(file.art, under),
-    );
+    const served = versions.some(({ logo, file }) => mayStandOn(logo, file.art, under));
     if (served) return [];
     const { part: _part, ...logo } = source.logo;
     const ink = inkFor(ground, byLight);

@@ -60,7 +60,7 @@ describe("what was exported", () => {
     expect(outdated(then, { piece: painted("sun", "mist"), brand: quillmere })).to.deep.equal([
       "The piece was changed",
     ]);
-    expect(outdated(then, { piece: boats, brand: saltlight })[0]).to.contain("wears Saltlight");
+    expect(outdated(then, { piece: boats, brand: saltlight })[0]).to.contain("is in Saltlight");
   });
 
   it("is out of date when another layout was picked for a size that was made", () => {

@@ -23,12 +23,12 @@ export interface Rebranded {
  */
 export function rebrand(piece: Piece, from: Brand, to: Brand): Rebranded {
   const swaps = colourSwaps(piece, from, to);
-  const looks = swaps.reduce((before, { token, into }) => onBrand(before, token, into), {
+  const styled = swaps.reduce((before, { token, into }) => onBrand(before, token, into), {
     arrangement: piece.arrangement,
     sizes: piece.sizes,
   });
   return {
-    piece: { ...piece, ...looks, brand: to.id, spread: spreadFor(piece, from, to) },
+    piece: { ...piece, ...styled, brand: to.id, spread: spreadFor(piece, from, to) },
     notes: [...swaps.map(({ note }) => note), ...lacking(piece, to)],
   };
 }
@@ -68,7 +68,7 @@ function strings(value: unknown): string[] {
 }
 
 function spreadFor(piece: Piece, from: Brand, to: Brand): Spread {
-  // What wears its brand's first spread wears the other brand's first.
+  // What has its brand's first spread takes the other brand's first.
   const before = hexOf(from.colours, piece.spread.backdrop);
   if (!before) return {};
   const all = brandSpreads(to);

@@ -1,6 +1,6 @@
 import type { Brand } from "../brand";
 import { area } from "../geometry";
-import { makeScene, type Begun } from "../engine";
+import { makeScene, type Fitted } from "../engine";
 import { isPicture, isText, type Piece } from "../piece";
 import { shippedPlacement, type Placement, type PlacementLookup } from "../placements";
 import { check } from "../preflight";
@@ -45,12 +45,12 @@ const MAKES_IT: ReadonlySet<string> = new Set([
 ]);
 
 /**
- * Costs what has come of a template: its lead as it begins (`begun`), and a story, with all words of the message in them.
+ * Costs what has come of a template: its fitted lead, and a story, with all words of the message in them.
  * The fonts and pictures that it needs are in `sources`.
  */
 export function offer(
   template: Template,
-  { piece, layout, cost }: Begun,
+  { piece, layout, cost }: Fitted,
   brand: Brand,
   sources: Sources,
   lookup: PlacementLookup = shippedPlacement,

@@ -1,5 +1,5 @@
 export { adjust, adjustedHex, adjustKey, isEven, type Adjust } from "./adjust";
-export { AdjustStyle } from "./adjust-style";
+export { AdjustStyle } from "../piece/adjust-style";
 export { readArt } from "./art";
 export { cropBeyond } from "./beyond";
 export {

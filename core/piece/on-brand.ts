@@ -1,17 +1,17 @@
 import type { Node, Piece } from "./piece";
 
-/** What a mend changes: how the nodes look, at the lead size and on each size. */
-export type Looks = Pick<Piece, "arrangement" | "sizes">;
+/** What a mend changes: the style of nodes, at the lead size and on each size. */
+export type Styled = Pick<Piece, "arrangement" | "sizes">;
 
 /**
- * The piece's looks with something that is not the brand's exchanged everywhere: a raw colour by a token, or
+ * The piece with something that is not the brand's exchanged everywhere: a raw colour by a token, or
  * a family of the shelf (`to` left empty) by the typeface that the node's role has.
  */
 export function onBrand(
-  { arrangement, sizes }: Looks,
+  { arrangement, sizes }: Styled,
   from: string,
   to: string | undefined,
-): Looks {
+): Styled {
   return {
     arrangement: arrangement.map((node) => ({ ...node, style: exchanged(node.style, from, to) })),
     sizes: sizes.map((size) => ({ ...size, changes: inChanges(size.changes, from, to) })),

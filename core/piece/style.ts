@@ -1,5 +1,6 @@
 import { z } from "zod";
-import { AdjustStyle } from "../picture/adjust-style";
+import { LEADING, TRACKING } from "../rules";
+import { AdjustStyle } from "./adjust-style";
 import { ShapeStyle } from "../shape/shape-style";
 import { TypeFeature } from "../text";
 import { ColourToken } from "./token";
@@ -74,8 +75,8 @@ export const Style = z.object({
   weight: z.number().int().min(1).max(1000).optional(),
   features: z.array(TypeFeature).max(8).optional(),
   case: z.enum(["as-typed", "upper"]).optional(),
-  tracking: z.number().min(-0.2).max(0.5).optional(),
-  leading: z.number().min(0.6).max(2.5).optional(),
+  tracking: z.number().min(TRACKING.least).max(TRACKING.most).optional(),
+  leading: z.number().min(LEADING.least).max(LEADING.most).optional(),
   gap: z.number().min(0).max(4).optional(),
   align: z.enum(["start", "left", "centre", "right"]).optional(),
   valign: z.enum(["top", "middle", "bottom"]).optional(),

@@ -7,7 +7,8 @@ import { cssPerPixel, keptArea, roomOf } from "../placements";
 import { groundBehind, type Layout, type Placed } from "../refit";
 import type { ResolvedNode, ResolvedPiece } from "../resolve";
 import { missingCharacters } from "../type";
-import { standsOn } from "../brand";
+import { mayStandOn } from "../brand";
+import { isSmaller } from "../rules";
 import { avoided } from "../text";
 import { checkAlignment } from "./alignment";
 import type { Finding } from "./finding";
@@ -85,12 +86,12 @@ function checkOne(layout: Layout, item: Placed, index: number): Finding[] {
   ];
 }
 
-/** A logo stands on the grounds that its version is made for. */
+/** A logo stands on grounds that its version is made for, and is seen on. */
 function checkLogo({ placed, resolved }: Layout, item: Placed, index: number): Finding[] {
   // Filled with a colour that is seen there, or on a plate of its own.
   if (!item.logo || item.logo.tint || item.logo.plate) return [];
   const ground = groundBehind(item.box, placed.slice(0, index), resolved.palette.backdrop).mean;
-  if (standsOn(item.logo.logo, ground)) return [];
+  if (mayStandOn(item.logo.logo, item.logo.file.art, ground)) return [];
   const about = item.logo.logo.ground === "light" ? "dark" : "light";
   return [{ code: "logo-ground", level: "look-again", ...named(item), about }];
 }
@@ -154,7 +155,7 @@ const stickingOut = (outer: Box, inner: Box): number =>
 
 function checkFloor(layout: Layout, item: Placed): Finding[] {
   const size = item.text?.set.size;
-  if (size === undefined || size >= layout.floor * 0.999) return [];
+  if (size === undefined || !isSmaller(size, layout.floor)) return [];
   const css = cssPerPixel(layout.placement);
   return [
     {

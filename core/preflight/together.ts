@@ -2,7 +2,7 @@ import { area, contains, inset, intersect, overlaps, type Box } from "../geometr
 import { isFirm, type Part } from "../picture";
 import { cssPerPixel } from "../placements";
 import { leastWidthOf } from "../brand";
-import { LEAST_SUBJECT_SHOWN, MOST_SUBJECT_COVERED } from "../rules";
+import { isClearlySmaller, LEAST_SUBJECT_SHOWN, MOST_SUBJECT_COVERED } from "../rules";
 import {
   clearSpace,
   holdsSubject,
@@ -165,7 +165,7 @@ function checkOrder({ placed }: Layout): Finding[] {
   const { texts, ruling, louder } = orderOf(placed);
   const body = largest(texts.filter(({ node }) => node.role === "body"));
   const support = texts.filter(({ node }) => node.role === "support");
-  const weak = support.filter(({ text }) => text!.set.size < 0.98 * body);
+  const weak = support.filter(({ text }) => isClearlySmaller(text!.set.size, body));
   const finding = (item: Placed, needed: number): Finding => ({
     ...must("out-of-order", item),
     measured: item.text!.set.size,
@@ -191,7 +191,7 @@ function checkLogos(layout: Layout): Finding[] {
         other !== item && isSolid(other) && !belongs(item, other) && overlaps(around, inkOf(other)),
     );
     return [
-      ...(width < 0.98 * needed
+      ...(isClearlySmaller(width, needed)
         ? [{ ...must("logo-small", item), measured: width, needed, unit: "css-px" as const }]
         : []),
       ...(near ? [{ ...must("logo-crowded", item), about: near.node.id }] : []),

@@ -76,12 +76,12 @@ describe("refit", () => {
     for (const { piece, brand } of demoPieces()) {
       for (const id of PROMISED) {
         const { layout } = makeScene(piece, brand, placementById(id), sources);
-        const told = [
+        const found = [
           ...layout.placed.map((item) => item.node.id),
           ...layout.leftOut.map((o) => o.id),
         ];
         const all = piece.arrangement.map((node) => node.id);
-        expect([...told].sort(), `${piece.id} ${id}`).to.deep.equal([...all].sort());
+        expect([...found].sort(), `${piece.id} ${id}`).to.deep.equal([...all].sort());
       }
     }
   });

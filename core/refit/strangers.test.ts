@@ -1,7 +1,7 @@
 import { expect } from "chai";
 import { messages, strangeBrands, strangeSources } from "../../tests/support/strangers";
 import type { Brand } from "../brand";
-import { begin, makeScene } from "../engine";
+import { fitLead, makeScene } from "../engine";
 import { isFact, sortMessage, wordsOf } from "../message";
 import { catalogue, placementById, roomOf } from "../placements";
 import { check, reportOf, type LayoutReport } from "../preflight";
@@ -17,7 +17,7 @@ async function reports(typed: string, brand: Brand, template: Template): Promise
   const words = wordsOf(sortMessage(typed));
   const first = pieceOf(template, brand, { id: "x", title: "x", words, pictures: [] });
   const sources = await strangeSources([{ piece: first, brand }]);
-  const { piece } = begin(first, brand, placementById(first.lead), sources);
+  const { piece } = fitLead(first, brand, placementById(first.lead), sources);
   return PLACES.map((placement) => reportOf(makeScene(piece, brand, placement, sources).layout));
 }
 

@@ -2,4 +2,4 @@ export * from "./resolved";
 export { resolve, type Sources } from "./resolve";
 export { roleStyles } from "./defaults";
 export { isOutline, versionsOf } from "./logos";
-export { developedAs } from "./looks";
+export { developedAs } from "./style-reader";

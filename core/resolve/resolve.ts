@@ -9,9 +9,10 @@ import { Framing, isPicture, isText, type Node, type Piece } from "../piece";
 import { codeFor, iconPath, type IconLookup } from "../shape";
 import { shelfTypeface } from "../shelf";
 import { hanLanguage, isProse, plainText, withQuotes } from "../text";
-import { DISPLAY_LEADING, type Optical, type Typesetter, type TypeStyle } from "../type";
+import { type Optical, type Typesetter, type TypeStyle } from "../type";
 import { roleStyles } from "./defaults";
-import { Looks } from "./looks";
+import { DISPLAY_LEADING, PROSE_LEADING } from "../rules";
+import { StyleReader } from "./style-reader";
 import type { AbsentReason, ResolvedNode, ResolvedPiece, TextNode } from "./resolved";
 
 export interface Sources {
@@ -61,7 +62,7 @@ const BLACK_INK: Hex = "#000000";
 /** The look-ups of one node, which share its style and the brand. */
 class OneNode {
   private readonly defaults;
-  private readonly looks: Looks;
+  private readonly style: StyleReader;
 
   constructor(
     private readonly node: Node,
@@ -72,7 +73,7 @@ class OneNode {
     private readonly onRaw: (what: "colour" | "face", value: string) => void,
   ) {
     this.defaults = roleStyles[node.role];
-    this.looks = new Looks(node.style, brand, palette, (hex) => onRaw("colour", hex));
+    this.style = new StyleReader(node.style, brand, palette, (hex) => onRaw("colour", hex));
   }
 
   resolve(): ResolvedNode | AbsentReason {
@@ -100,7 +101,7 @@ class OneNode {
   private get common() {
     const { id, role, slot, part, unplaced, box: at, on, style } = this.node;
     const { blend = "normal" } = style;
-    const { shadow } = this.looks;
+    const { shadow } = this.style;
     return {
       id,
       role,
@@ -119,7 +120,7 @@ class OneNode {
   }
 
   private get ownColour() {
-    return this.looks.colour(this.node.style.colour ?? this.defaults.colour);
+    return this.style.colour(this.node.style.colour ?? this.defaults.colour);
   }
 
   private get words(): string {
@@ -144,10 +145,10 @@ class OneNode {
       text: plainText(typed),
       paragraph: this.sources.typesetter.paragraph(typed, this.typeStyle(weight)),
       colour,
-      accent: this.looks.accent(colour),
-      marker: this.looks.marker(colour),
+      accent: this.style.accent(colour),
+      marker: this.style.marker(colour),
       ...(outline
-        ? { outline: { hex: this.looks.colour(outline.colour), width: outline.width } }
+        ? { outline: { hex: this.style.colour(outline.colour), width: outline.width } }
         : {}),
       weight,
       ...(style.size === undefined ? {} : { size: style.size }),
@@ -238,7 +239,7 @@ class OneNode {
     } = this.node.style.plate ?? { colour: "action" };
     return {
       plate: {
-        hex: this.looks.colour(colour),
+        hex: this.style.colour(colour),
         padding: padding ?? (per === "line" ? 0.22 : 0.8),
         corner: corner ?? this.brand.defaults.corner,
         per,
@@ -258,8 +259,8 @@ class OneNode {
       file,
       subject: subjectOf(file, filling.areas ?? file.areas),
       framing: framing ?? AS_IT_IS,
-      ...(frame ? { frame: this.looks.shapeSpec(frame) } : {}),
-      adjust: this.looks.adjust(),
+      ...(frame ? { frame: this.style.shapeSpec(frame) } : {}),
+      adjust: this.style.adjust(),
     };
   }
 
@@ -283,17 +284,17 @@ class OneNode {
     const { backdrop } = { ...defaultSpread(this.brand), ...this.piece.spread };
     const colour = emblemColour(this.brand, backdrop, this.palette);
     if (!colour) return "empty";
-    const shape = this.looks.shapeSpec("emblem");
+    const shape = this.style.shapeSpec("emblem");
     return { ...this.common, type: "shape", shape, colour, ...(emblem ? { emblem } : {}) };
   }
 
-  private shape(kind: Parameters<Looks["shapeSpec"]>[0]): ResolvedNode | AbsentReason {
-    const { gradient, stroke } = this.looks;
+  private shape(kind: Parameters<StyleReader["shapeSpec"]>[0]): ResolvedNode | AbsentReason {
+    const { gradient, stroke } = this.style;
     if (kind === "emblem") return this.emblem();
     return {
       ...this.common,
       type: "shape",
-      shape: this.looks.shapeSpec(kind),
+      shape: this.style.shapeSpec(kind),
       colour: this.ownColour,
       ...(gradient ? { gradient } : {}),
       ...(stroke ? { stroke } : {}),
@@ -322,14 +323,11 @@ class OneNode {
     if (!text) return "empty";
     const code = codeFor(text);
     if (!code) return "too-long-for-code";
-    const ground = this.looks.colour(this.node.style.plate?.colour ?? "#FFFFFF");
+    const ground = this.style.colour(this.node.style.plate?.colour ?? "#FFFFFF");
     return { ...this.common, type: "code", code, colour: this.inkOn(ground), ground };
   }
 }
 
 const AS_IT_IS = Framing.parse({});
 /** A name that stands for a logo is set like one. */
-/** Lines of a sentence need more air than those of a headline; it is display type still. Common practice. */
-const PROSE_LEADING = 1.12;
-
 const WORD_MARK = { type: "headline", weight: 700, colour: "headline", leading: 1 } as const;

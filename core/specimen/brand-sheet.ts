@@ -24,7 +24,7 @@ export const brandSheet = (brand: Brand): Specimen[] => [
 ];
 
 /** The coloured column that stands on every page, with the logo above and the page's name below. */
-function begin(brand: Brand, id: string, name: string): Sheet {
+function sheetOf(brand: Brand, id: string, name: string): Sheet {
   const sheet = new Sheet(`sheet-${id}`, name.replace("\n", " "), brand, false);
   const ground = brand.colours.find(({ role }) => role === "primary") ?? brand.colours[0]!;
   const on = onBrandColour(brand, ground.hex);
@@ -46,7 +46,7 @@ const onBrandColour = ({ colours }: Brand, ground: Hex): string =>
 
 /** Colours as tall bars, the main ones wider, each with its tints below. */
 function coloursPage(brand: Brand): Specimen {
-  const sheet = begin(brand, "colours", "Colours");
+  const sheet = sheetOf(brand, "colours", "Colours");
   const wide = (role: string): number => (role === "primary" || role === "paper" ? 1.6 : 1);
   const total = brand.colours.reduce((sum, { role }) => sum + wide(role), 0);
   let x = COLUMN;
@@ -90,7 +90,7 @@ const PANGRAM = "Sphinx of black quartz, judge my vow. 0123456789 &?!€";
 
 /** Each typeface large and at work, and every version of the logo on its ground. */
 function typePage(brand: Brand): Specimen {
-  const sheet = begin(brand, "type", "Type\nand logos");
+  const sheet = sheetOf(brand, "type", "Type\nand logos");
   const faces = typefacesOf(brand);
   const roles = ["headline", "text", "accent"] as const;
   const names = { headline: "Headlines", text: "Text", accent: "Accents" };
@@ -144,7 +144,7 @@ function groundFor({ ground }: Logo, colours: Brand["colours"]): string {
 
 /** How the brand speaks, and its colours at work: the first six spreads with words and a button. */
 function usePage(brand: Brand): Specimen {
-  const sheet = begin(brand, "use", "Voice\nand spreads");
+  const sheet = sheetOf(brand, "use", "Voice\nand spreads");
   const { voice } = brand;
   const said: [string, string][] = [
     ["Tone", voice.tone],

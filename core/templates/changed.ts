@@ -13,11 +13,11 @@ export function whatChanged(before: Piece, after: Piece, brand: Brand): string[]
   return [
     ...(is.backdrop === was.backdrop ? [] : [`ground ${colour(is.backdrop)}`]),
     ...(is.action === was.action || !hasButton(after) ? [] : [`button ${colour(is.action)}`]),
-    ...(pictures === picturesShown(before) ? [] : [told(pictures)]),
+    ...(pictures === picturesShown(before) ? [] : [picturesNote(pictures)]),
   ];
 }
 
-const told = (pictures: number): string =>
+const picturesNote = (pictures: number): string =>
   pictures === 0 ? "no picture" : pictures === 1 ? "one picture" : `${pictures} pictures`;
 
 const hasButton = ({ arrangement }: Piece): boolean =>

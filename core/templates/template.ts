@@ -47,7 +47,7 @@ export type LookName = z.infer<typeof LookName>;
 export const Mood = z.enum(["dark", "light", "bright"]);
 export type Mood = z.infer<typeof Mood>;
 
-/** A design to begin with: made of brand tokens only, so it wears any brand. Its message is a sample. */
+/** A design to begin with: made of brand tokens only, so it suits any brand. Its message is a sample. */
 export const Template = z.object({
   format: z.literal("zestcrate/template"),
   version: z.literal(1),

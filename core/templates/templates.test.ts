@@ -3,7 +3,7 @@ import { sourcesFor } from "../../tests/support/case-sources";
 import { demoBrand, demoPictures } from "../../tests/support/demo";
 import type { Brand } from "../brand";
 import type { Spread } from "../colour";
-import { begin, begun, makeScene } from "../engine";
+import { fitLead, fittedPiece, makeScene } from "../engine";
 import { makeBrand } from "../kit";
 import { inOrder, offer } from "../offers";
 import { isText } from "../piece";
@@ -126,12 +126,12 @@ describe("the templates", () => {
     placements: readonly Placement[],
     spread?: Spread,
   ): string[] {
-    const begins = piece(template, brand, words, pictures);
-    const first = spread ? { ...begins, spread } : begins;
+    const plain = piece(template, brand, words, pictures);
+    const first = spread ? { ...plain, spread } : plain;
     const lead = placementById(template.design.lead);
-    const begunWith = begun(first, brand, lead, sources);
+    const fitted = fittedPiece(first, brand, lead, sources);
     return [lead, ...placements].flatMap((placement) => {
-      const { layout } = makeScene(begunWith, brand, placement, sources);
+      const { layout } = makeScene(fitted, brand, placement, sources);
       return check(layout)
         .filter(({ level }) => level === "must-fix")
         .map(({ code, node }) => `${template.id} ${brand.id} ${placement.id} ${code} ${node}`);
@@ -228,8 +228,8 @@ describe("the templates", () => {
         shippedTemplates.map((template) => {
           // As a message has them, also those that a template has no frame for.
           const wanted = { id: template.id, title: template.name, words, pictures };
-          const begins = pieceOf(template, brand, wanted);
-          const made = begin(begins, brand, placementById(begins.lead), sources);
+          const unfitted = pieceOf(template, brand, wanted);
+          const made = fitLead(unfitted, brand, placementById(unfitted.lead), sources);
           return { id: template.id, ...offer(template, made, brand, sources) };
         }),
       )
@@ -303,7 +303,7 @@ describe("the templates", () => {
           if (!inTurn(turn, round)(template, index)) return [];
           const look = lookAt(template, brand, index, round);
           const lead = placementById(template.design.lead);
-          const { layout } = begin(inLook(from, template, look, brand), brand, lead, sources);
+          const { layout } = fitLead(inLook(from, template, look, brand), brand, lead, sources);
           return check(layout)
             .filter(({ level }) => level === "must-fix")
             .map(({ code, node }) => `${JSON.stringify(look)} ${code} ${node}`);

@@ -6,15 +6,15 @@ const SCRIPTS = [
 ] as const; // prettier-ignore
 
 const tests = SCRIPTS.map((script) => [script, new RegExp(`\\p{sc=${script}}`, "u")] as const);
-const known = new Map<number, string>();
+const cache = new Map<number, string>();
 
 /** The script of a character, or "Zyyy" for what is common to many: digits, marks, punctuation. */
 export function scriptOf(codePoint: number): string {
-  let script = known.get(codePoint);
+  let script = cache.get(codePoint);
   if (script === undefined) {
     const character = String.fromCodePoint(codePoint);
     script = tests.find(([, test]) => test.test(character))?.[0] ?? "Zyyy";
-    known.set(codePoint, script);
+    cache.set(codePoint, script);
   }
   return script;
 }

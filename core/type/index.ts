@@ -3,7 +3,7 @@ export { breakPlaces, unicodeBreaks } from "./breaks";
 export { Face, type Axes } from "./face";
 export { FontFile, fontsIn, type Embedding, type Optical } from "./font-file";
 export { faceFor, graphemesOf, missingCharacters } from "./itemise";
-export { DISPLAY_LEADING, Paragraph, type TypeStyle } from "./paragraph";
+export { Paragraph, type TypeStyle } from "./paragraph";
 export {
   lastBaseline,
   setAt,

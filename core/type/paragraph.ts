@@ -1,5 +1,6 @@
 import { embeddingLevels, startsRight } from "./bidi";
 import type { LineText } from "./itemise";
+import { DISPLAY_LEADING } from "../rules";
 import { readMarks, type PlainText } from "../text";
 import type { Hyphenate } from "./hyphens";
 import { softened } from "./long-words";
@@ -24,9 +25,6 @@ export interface TypeStyle extends ShapeStyle {
   /** How words of the language are parted, where that is known. */
   hyphenate?: Hyphenate | undefined;
 }
-
-/** Type set as tight as this is display type: to be looked at rather than read. */
-export const DISPLAY_LEADING = 1.15;
 
 /** Texts of more parts than this are broken greedily; the best breaks no longer show. */
 const MOST_PARTS_BALANCED = 60;

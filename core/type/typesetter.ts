@@ -12,7 +12,7 @@ const MOST_PARAGRAPHS = 250;
 const MOST_ADVANCES = 20_000;
 
 /** What has been measured with one chain of faces. */
-interface Kept {
+interface Measured {
   advances: Map<string, number>;
   paragraphs: Map<string, Paragraph>;
 }
@@ -21,7 +21,7 @@ interface Kept {
 export class Typesetter {
   private readonly files = new Map<string, FontFile>();
   private chains = new WeakMap<Typeface, Map<string, readonly Face[]>>();
-  private kept = new WeakMap<readonly Face[], Kept>();
+  private measured = new WeakMap<readonly Face[], Measured>();
   private readonly hyphens = new Map<string, Hyphenate | undefined>();
 
   /** `bytes` is an OpenType file or collection, unpacked. Throws RangeError as `FontFile` does. */
@@ -48,7 +48,7 @@ export class Typesetter {
 
   /**
    * The typeface's loaded faces, nearest weight first (ties keep the kit's order), then those that help
-   * out for other scripts. The same wish answers the same array, by which measured texts are kept.
+   * out for other scripts. The same wish answers the same array, by which measured texts are found again.
    */
   chain(typeface: Typeface, weight: number, optical: Optical, language = "en"): readonly Face[] {
     let wishes = this.chains.get(typeface);
@@ -72,13 +72,14 @@ export class Typesetter {
     const hyphenate = await hyphensFor(language);
     if (this.hyphens.has(base)) return;
     this.hyphens.set(base, hyphenate);
-    if (hyphenate) this.kept = new WeakMap();
+    if (hyphenate) this.measured = new WeakMap();
   }
 
   paragraph(text: string, asked: TypeStyle): Paragraph {
     const style = { ...asked, hyphenate: this.hyphens.get(baseLanguage(asked.language)) };
-    let kept = this.kept.get(style.chain);
-    if (!kept) this.kept.set(style.chain, (kept = { advances: new Map(), paragraphs: new Map() }));
+    let measured = this.measured.get(style.chain);
+    if (!measured)
+      this.measured.set(style.chain, (measured = { advances: new Map(), paragraphs: new Map() }));
     const { tracking, leading, align, language, features, gaps } = style;
     const setting = [
       tracking,
@@ -90,12 +91,12 @@ export class Typesetter {
       gaps.item,
     ];
     const key = `${setting.join("|")}|${style.case}|${text}`;
-    let paragraph = kept.paragraphs.get(key);
+    let paragraph = measured.paragraphs.get(key);
     if (!paragraph) {
-      if (kept.paragraphs.size > MOST_PARAGRAPHS) kept.paragraphs.clear();
-      if (kept.advances.size > MOST_ADVANCES) kept.advances.clear();
-      paragraph = new Paragraph(text, style, advanceWith(style, kept.advances));
-      kept.paragraphs.set(key, paragraph);
+      if (measured.paragraphs.size > MOST_PARAGRAPHS) measured.paragraphs.clear();
+      if (measured.advances.size > MOST_ADVANCES) measured.advances.clear();
+      paragraph = new Paragraph(text, style, advanceWith(style, measured.advances));
+      measured.paragraphs.set(key, paragraph);
     }
     return paragraph;
   }

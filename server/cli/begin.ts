@@ -1,6 +1,6 @@
 import { mkdir, readFile, writeFile } from "node:fs/promises";
 import { basename, dirname, extname, join, resolve } from "node:path";
-import { begin as beginPiece } from "../../core/engine";
+import { fitLead } from "../../core/engine";
 import type { FileId } from "../../core/files";
 import { sortMessage, wordsOf } from "../../core/message";
 import { inOrder, offer, type Offer } from "../../core/offers";
@@ -37,7 +37,7 @@ export async function begin(options: BeginOptions, shipped: Shipped): Promise<st
   const language = languageOf(Object.values(words).join("\n"));
   const offers: (Offer & { id: string })[] = [];
   for (const template of templates) {
-    const id = `begun-${template.id}`;
+    const id = `from-${template.id}`;
     const title = titleFor(words, template.name);
     const first = pieceOf(template, brand, {
       id,
@@ -47,8 +47,8 @@ export async function begin(options: BeginOptions, shipped: Shipped): Promise<st
       pictures: pictures.map((p) => p.id),
     });
     const sources = await studio.sources(first, brand);
-    const begun = beginPiece(first, brand, placementById(first.lead), sources);
-    offers.push({ id: template.id, ...offer(template, begun, brand, sources) });
+    const fitted = fitLead(first, brand, placementById(first.lead), sources);
+    offers.push({ id: template.id, ...offer(template, fitted, brand, sources) });
   }
   await mkdir(options.out, { recursive: true });
   for (const { id, path } of pictures)

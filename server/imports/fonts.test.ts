@@ -99,7 +99,7 @@ describe("fonts at the door", () => {
     expect(tablesOf(Buffer.from(await toSfnt(toWoff(ttf))))).to.deep.equal(tablesOf(ttf));
   });
 
-  it("may be collections, of which every font is told", async () => {
+  it("may be collections, of which every font is heard", async () => {
     const faces = await inspectFont(toCollection(ttf), "a.ttc");
     expect(faces.map(({ index, family }) => [index, family])).to.deep.equal([
       [0, "Figtree"],
@@ -110,12 +110,12 @@ describe("fonts at the door", () => {
   it("say what their licence bits allow (OpenType OS/2 fsType)", async () => {
     const withType = (value: number) =>
       changed(ttf, "OS/2", (table) => table.writeUInt16BE(value, 8));
-    const told = async (value: number) =>
+    const heard = async (value: number) =>
       (await inspectFont(withType(value), "a.ttf"))[0]!.embedding;
-    expect(await told(0x0002)).to.equal("forbidden");
-    expect(await told(0x0004)).to.equal("print-and-preview");
-    expect(await told(0x0008)).to.equal("editable");
-    expect(await told(0x0100)).to.equal("free");
+    expect(await heard(0x0002)).to.equal("forbidden");
+    expect(await heard(0x0004)).to.equal("print-and-preview");
+    expect(await heard(0x0008)).to.equal("editable");
+    expect(await heard(0x0100)).to.equal("free");
   });
 
   it("are refused with a reason when they cannot be used", async () => {

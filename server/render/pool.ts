@@ -104,8 +104,8 @@ export class RenderPool {
     return this.ofPiece("lead", task);
   }
 
-  /** A piece that was begun from a template, its lead laid out anew where its words need that. */
-  begun(task: RefitTask): Promise<Piece> {
+  /** A piece that was made from a template, its lead laid out anew where its words need that. */
+  fitted(task: RefitTask): Promise<Piece> {
     return this.ofPiece("fitted", task);
   }
 

@@ -5,7 +5,7 @@ import type { Brand } from "../../core/brand";
 import { makeScene, makeScenes, type Made } from "../../core/engine";
 import { box, scaleBox, type Box } from "../../core/geometry";
 import type { FileId, PictureFile } from "../../core/files";
-import { Kept } from "../../core/kept";
+import { Cache } from "../../core/cache";
 import { loadType, piecePictures } from "../../core/needs";
 import { paint, paintSvg, pathCache, type Bitmap, type SvgPicture } from "../../core/paint";
 import { develop, type Developing, type Raster } from "../../core/picture";
@@ -61,8 +61,8 @@ interface Pixels {
 export class Studio {
   readonly typesetter = new Typesetter();
   private readonly pictures = new Map<FileId, PictureFile>();
-  private readonly copies = new Kept<Raster>(MOST_KEPT, ({ data }) => data.length);
-  private readonly developed = new Kept<Canvas>(
+  private readonly copies = new Cache<Raster>(MOST_KEPT, ({ data }) => data.length);
+  private readonly developed = new Cache<Canvas>(
     MOST_KEPT,
     ({ width, height }) => width * height * 4,
   );

@@ -1,7 +1,7 @@
 import { workerData } from "node:worker_threads";
 import type { LayoutChoices } from "../../core/api";
 import type { Brand } from "../../core/brand";
-import { alternatives, begun, withLead } from "../../core/engine";
+import { alternatives, fittedPiece, withLead } from "../../core/engine";
 import type { FileId } from "../../core/files";
 import { inOneColour, readPalette, withoutGround, type PaletteReading } from "../../core/palette";
 import type { Piece } from "../../core/piece";
@@ -83,10 +83,10 @@ async function leadTask(task: RefitTask): Promise<Piece> {
   return withLead(task.piece, sameBrand(task.brand), task.placement, sources);
 }
 
-/** A piece that was begun from a template, fitted to its words. */
-async function begunTask(task: RefitTask): Promise<Piece> {
+/** A piece that was made from a template, fitted to its words. */
+async function fitTask(task: RefitTask): Promise<Piece> {
   const sources = await studio.sources(task.piece, sameBrand(task.brand));
-  return begun(task.piece, sameBrand(task.brand), task.placement, sources);
+  return fittedPiece(task.piece, sameBrand(task.brand), task.placement, sources);
 }
 
 const brands = new Map<string, Brand>();
@@ -112,4 +112,4 @@ export const sheet = crossing(sheetTask);
 export const sizeSheetOf = crossing(sizeSheetTask);
 export const layouts = crossing(layoutsTask);
 export const lead = crossing(leadTask);
-export const fitted = crossing(begunTask);
+export const fitted = crossing(fitTask);

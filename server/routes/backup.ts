@@ -1,5 +1,6 @@
 import { z } from "zod";
-import type { Routes, Services } from "../app";
+import type { Services } from "../services/services";
+import type { Routes } from "./typed";
 import { backUp } from "../backup/backup";
 import { stageBackup, unstage } from "../backup/restore";
 import { problems } from "./params";

@@ -7,7 +7,8 @@ import {
   VariationList,
   type ImageFormat,
 } from "../../core/api";
-import type { Routes, Services } from "../app";
+import type { Services } from "../services/services";
+import type { Routes } from "./typed";
 import { Id, problems } from "./params";
 
 /** What a finished file is, by how it was asked for. */

@@ -17,9 +17,10 @@ import {
 import { Brand } from "../../core/brand";
 import { FileId, PictureFile } from "../../core/files";
 import { NewBrand } from "../../core/kit";
-import type { Routes, Services } from "../app";
+import type { Services } from "../services/services";
+import type { Routes } from "./typed";
 import { toSfnt } from "../files/sfnt";
-import { exportColours, exportKit } from "../imports/export";
+import { exportColours, exportKit } from "../services/export";
 import { FOREVER, Id, problems } from "./params";
 import { withUpload } from "./upload";
 

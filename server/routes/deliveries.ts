@@ -1,5 +1,6 @@
 import { DeliveryAnswer, DeliveryList, DeliveryRequest } from "../../core/api";
-import type { Routes, Services } from "../app";
+import type { Services } from "../services/services";
+import type { Routes } from "./typed";
 import { Id, problems } from "./params";
 
 export function addDeliveryRoutes(routes: Routes, { context, deliveries }: Services): void {

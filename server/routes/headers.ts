@@ -1,5 +1,5 @@
 import helmet from "@fastify/helmet";
-import type { App } from "../app";
+import type { App } from "./typed";
 
 const SELF = "'self'";
 const NONE = "'none'";

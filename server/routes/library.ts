@@ -3,10 +3,11 @@ import { join } from "node:path";
 import { z } from "zod";
 import { ImportAnswer, PictureList, ProblemAnswer, TableAnswer, TableText } from "../../core/api";
 import { FileId, PictureFile } from "../../core/files";
-import type { Routes, Services } from "../app";
+import type { Services } from "../services/services";
+import type { Routes } from "./typed";
 import { withScratch } from "../files/scratch";
-import { exportCrate } from "../imports/export";
-import { importZip } from "../imports/import";
+import { exportCrate } from "../services/export";
+import { importZip } from "../services/import";
 import { FOREVER, Id, problems } from "./params";
 import { MOST_TABLE, withUpload } from "./upload";
 

@@ -16,7 +16,8 @@ import {
   ProblemAnswer,
 } from "../../core/api";
 import { Piece } from "../../core/piece";
-import type { Routes, Services } from "../app";
+import type { Services } from "../services/services";
+import type { Routes } from "./typed";
 import { Id, problems } from "./params";
 
 const OfSize = z.object({ placement: z.string().min(1) });
@@ -81,7 +82,7 @@ export function addPieceRoutes(
         ...ok(PieceAnswer),
       },
     },
-    ({ params, body }) => newPieces.begin(params.id, body),
+    ({ params, body }) => newPieces.create(params.id, body),
   );
   routes.get(
     "/api/pieces/:id",

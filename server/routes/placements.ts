@@ -7,7 +7,8 @@ import {
 } from "../../core/api";
 import { Catalogue, Placement, shippedPlacement } from "../../core/placements";
 import { readDocument } from "../../core/reading";
-import type { Routes, Services } from "../app";
+import type { Services } from "../services/services";
+import type { Routes } from "./typed";
 import { Id, problems } from "./params";
 
 export function addPlacementRoutes(routes: Routes, { placements }: Services): void {

@@ -4,7 +4,7 @@ import { Brand } from "../../core/brand";
 import { Crate, Piece } from "../../core/piece";
 import { Catalogue } from "../../core/placements";
 import { Template } from "../../core/templates";
-import type { Routes } from "../app";
+import type { Routes } from "./typed";
 
 const documents = {
   piece: Piece,

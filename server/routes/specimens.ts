@@ -1,7 +1,8 @@
 import { z } from "zod";
 import { SheetQuery, SpecimenQuery } from "../../core/api";
 import type { FastifyReply } from "fastify";
-import type { Routes, Services } from "../app";
+import type { Services } from "../services/services";
+import type { Routes } from "./typed";
 import { Id } from "./params";
 
 const Params = z.object({ id: z.string().min(1).max(100), page: z.string().min(1).max(40) });

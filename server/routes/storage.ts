@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { BinKind, ProblemAnswer, StorageAnswer } from "../../core/api";
-import type { Routes, Services } from "../app";
+import type { Services } from "../services/services";
+import type { Routes } from "./typed";
 import type { MarkedKind } from "../services/bin";
 import { Id, problems } from "./params";
 

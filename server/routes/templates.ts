@@ -1,7 +1,8 @@
 import { NewTemplate, TemplateList } from "../../core/api";
 import { readDocument } from "../../core/reading";
 import { Template } from "../../core/templates";
-import type { Routes, Services } from "../app";
+import type { Services } from "../services/services";
+import type { Routes } from "./typed";
 import { Id, problems } from "./params";
 
 export function addTemplateRoutes(routes: Routes, { templates }: Services): void {

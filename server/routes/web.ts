@@ -1,6 +1,6 @@
 import fastifyStatic from "@fastify/static";
 import { problem } from "../../core/problem";
-import type { App } from "../app";
+import type { App } from "./typed";
 
 /** The built interface; every address that is not a file or an API is a view of the one page. */
 export async function serveWeb(app: App, folder: string): Promise<void> {

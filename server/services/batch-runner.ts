@@ -11,7 +11,7 @@ import { Grouped } from "../store/grouped";
 import type { batches } from "../store/tables";
 import { failures, outputs } from "../store/tables";
 import type { Placements } from "./placements";
-import type { ServerContext } from "./services";
+import type { ServerContext } from "../context";
 
 export type BatchRow = typeof batches.$inferSelect;
 type File = { variation: number; placement: string };

@@ -25,7 +25,7 @@ import { BatchRunner, outputName, type BatchRow } from "./batch-runner";
 import type { Library } from "./library";
 import type { Pieces } from "./pieces";
 import type { Placements } from "./placements";
-import type { ServerContext } from "./services";
+import type { ServerContext } from "../context";
 
 /** So many batches are made at once; the others wait. */
 const AT_ONCE = 2;

@@ -7,7 +7,7 @@ import { batches, crates, deliveries, files, pieces, putAway } from "../store/ta
 import { batchName } from "./batch-runner";
 import { deliveryName } from "./deliveries";
 import { takeBack } from "./put-away";
-import type { ServerContext } from "./services";
+import type { ServerContext } from "../context";
 
 /** What was deleted can be brought back for so long, in milliseconds. */
 const KEPT = 30 * 24 * 60 * 60 * 1000;

@@ -26,7 +26,7 @@ import type { Batches } from "./batches";
 import type { Library } from "./library";
 import type { Pieces } from "./pieces";
 import type { Placements } from "./placements";
-import type { ServerContext } from "./services";
+import type { ServerContext } from "../context";
 
 type DeliveryRow = typeof deliveries.$inferSelect;
 

@@ -2,7 +2,7 @@ import { eq } from "drizzle-orm";
 import type { CrateAnswer, PieceAnswer, PieceFiling } from "../../core/api";
 import { crates, pieces } from "../store/tables";
 import { mustHave, mustHaveCrate, type Pieces } from "./pieces";
-import type { ServerContext } from "./services";
+import type { ServerContext } from "../context";
 
 /** Crates renamed, and pieces put aside, brought back and moved. */
 export class Filing {

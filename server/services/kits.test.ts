@@ -46,7 +46,7 @@ describe("brand kits", () => {
     expect(body.message).to.contain("already; give this one another name");
   });
 
-  it("that pieces wear are deleted only when those get another", async () => {
+  it("that pieces have are deleted only when those get another", async () => {
     const remove = (body: object) => server.ask("DELETE", "/api/brands/saltlight", body);
     const refused = await remove({});
     expect(refused.status).to.equal(409);

@@ -13,7 +13,7 @@ import type { Pieces } from "./pieces";
 import type { Placements } from "./placements";
 import { mustHaveFiles } from "./references";
 import { putAwayKit } from "./put-away";
-import type { ServerContext } from "./services";
+import type { ServerContext } from "../context";
 
 /** Brand kits: making, changing, locking and deleting them, and what a change puts out of date. */
 export class Kits {
@@ -139,7 +139,7 @@ export class Kits {
     return this.pieces.announced(answer);
   }
 
-  /** Deliveries and batches of the pieces that wear a kit now which would come out otherwise today. */
+  /** Deliveries and batches of the pieces in a kit now which would come out otherwise today. */
   async outdated(id: string): Promise<OutdatedList["outdated"]> {
     const brand = await this.library.brand(id);
     const lookup = await this.placements.lookup();
@@ -187,7 +187,7 @@ export class Kits {
   }
 }
 
-/** The crates and pieces that wear a kit, by name. */
+/** The crates and pieces that have a kit, by name. */
 async function usesOf(tx: Transaction, id: string): Promise<string[]> {
   const own = await tx.select().from(crates).where(eq(crates.brand, id));
   const all = await tx.select().from(pieces);

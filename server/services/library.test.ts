@@ -4,9 +4,9 @@ import { eq } from "drizzle-orm";
 import sharp from "sharp";
 import { isPicture, messagePictures, type Piece } from "../../core/piece";
 import { files } from "../store/tables";
-import { exportCrate } from "../imports/export";
+import { exportCrate } from "./export";
 import { readColours } from "../../core/kit";
-import { importBundle } from "../imports/import";
+import { importBundle } from "./import";
 import { bundleOf, fileOf, testServer, type TestServer } from "../../tests/support/server";
 import { shippedPlacement } from "../../core/placements";
 

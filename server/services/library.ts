@@ -11,7 +11,7 @@ import { withFaces } from "../faces/pool";
 import { withScratch } from "../files/scratch";
 import type { Transaction } from "../store/database";
 import { brands, files, pieces, settings } from "../store/tables";
-import type { ServerContext } from "./services";
+import type { ServerContext } from "../context";
 
 /** What is written down when every stored picture has been looked at for things and its ink. */
 const LOOKED = "pictures:print";

@@ -5,7 +5,7 @@ import { pieceOf, titleFor } from "../../core/templates";
 import type { Library } from "./library";
 import type { Pieces } from "./pieces";
 import type { Placements } from "./placements";
-import type { ServerContext } from "./services";
+import type { ServerContext } from "../context";
 import type { Templates } from "./templates";
 
 type FromTemplate = Extract<NewPiece, { template: string }>;
@@ -20,7 +20,7 @@ export class NewPieces {
     private readonly templates: Templates,
   ) {}
 
-  begin(crate: string, wanted: NewPiece): Promise<PieceAnswer> {
+  create(crate: string, wanted: NewPiece): Promise<PieceAnswer> {
     return "from" in wanted
       ? this.pieces.copy(crate, wanted.from, wanted.title)
       : this.fromTemplate(crate, wanted);
@@ -30,13 +30,13 @@ export class NewPieces {
     const template = await this.templates.get(wanted.template);
     for (const id of wanted.pictures) await this.library.picture(id);
     const lookup = await this.placements.lookup();
-    return this.pieces.begin(crate, async (id, brand): Promise<Piece> => {
+    return this.pieces.create(crate, async (id, brand): Promise<Piece> => {
       const title = wanted.title ?? titleFor(wanted.words, template.name);
       const language = languageOf(Object.values(wanted.words).join("\n"));
       const first = pieceOf(template, brand, { ...wanted, id, title, language });
       const piece = withFrame(first, lookup);
       const placement = knownPlacement(piece, piece.lead, lookup);
-      return this.context.pool.begun({ piece, brand, placement });
+      return this.context.pool.fitted({ piece, brand, placement });
     });
   }
 }

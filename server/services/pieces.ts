@@ -19,7 +19,7 @@ import {
 } from "./edits";
 import type { Placements } from "./placements";
 import { mustHaveBrand, mustHaveNamed } from "./references";
-import type { ServerContext } from "./services";
+import type { ServerContext } from "../context";
 
 /** Crates and their pieces, and every change of a piece with its undo and redo. */
 export class Pieces {
@@ -90,7 +90,7 @@ export class Pieces {
   }
 
   /** A new piece in a crate; `make` gives it its document, in the crate's brand. */
-  async begin(
+  async create(
     crateId: string,
     make: (id: string, brand: Brand) => Promise<Piece>,
   ): Promise<PieceAnswer> {

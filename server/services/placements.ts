@@ -16,7 +16,7 @@ import { problem } from "../../core/problem";
 import { same } from "../../core/same";
 import type { Transaction } from "../store/database";
 import { crates, pieces, placements } from "../store/tables";
-import type { ServerContext } from "./services";
+import type { ServerContext } from "../context";
 
 type Reader = Pick<Transaction, "select">;
 

@@ -55,7 +55,7 @@ describe("what documents name is there", () => {
     expect((await undo()).body.piece).to.deep.equal(before);
   });
 
-  it("a kit that came to be worn while it was asked about is not deleted", async () => {
+  it("a kit that came into use while it was asked about is not deleted", async () => {
     const { kits, pieces } = server.services;
     const made = (await server.ask("GET", "/api/brands/quillmere")).body;
     const kit = await kits.add({

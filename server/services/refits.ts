@@ -4,7 +4,7 @@ import type { RefitTask } from "../render/task";
 import type { Library } from "./library";
 import type { Pieces } from "./pieces";
 import type { Placements } from "./placements";
-import type { ServerContext } from "./services";
+import type { ServerContext } from "../context";
 
 /** What a size could be, before anything is changed. */
 export class Refits {

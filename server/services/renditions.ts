@@ -1,29 +1,29 @@
 import sharp from "sharp";
 import type { PictureFile } from "../../core/files";
-import { Kept } from "../../core/kept";
+import { Cache } from "../../core/cache";
 import { copyAt } from "../render/rendition";
-import type { ServerContext } from "./services";
+import type { ServerContext } from "../context";
 
 /** Bytes; all of them are on the disk too. */
 const MOST_KEPT = 48 * 1024 * 1024;
 
-/** Whole pictures scaled to a width, for screens. Each is made once and kept on disk by content. */
+/** Whole pictures scaled to a width, for screens. Each is made once and stays on disk by content. */
 export class Renditions {
-  private readonly kept = new Kept<Buffer>(MOST_KEPT, ({ length }) => length);
+  private readonly cache = new Cache<Buffer>(MOST_KEPT, ({ length }) => length);
 
   constructor(private readonly context: ServerContext) {}
 
   /** WebP without loss, `width` pixels wide, or the picture's own width when that is less and it is no vector. */
   get(picture: PictureFile, width: number): Promise<Buffer> {
     const wide = picture.vector ? width : Math.min(width, picture.width);
-    return this.kept.get(`${picture.id}|${wide}`, () => this.make(picture, wide));
+    return this.cache.get(`${picture.id}|${wide}`, () => this.make(picture, wide));
   }
 
   private async make(picture: PictureFile, width: number): Promise<Buffer> {
     const { blobs, made } = this.context;
     const name = ["renditions", `${picture.id}-${width}.webp`] as const;
-    const kept = await made.read(name);
-    if (kept) return kept;
+    const ready = await made.read(name);
+    if (ready) return ready;
     const { data, ...size } = await copyAt(await blobs.read(picture.id), picture, width);
     const raw = { width: size.width, height: size.height, channels: 4 as const };
     const image = await sharp(data, { raw }).webp({ lossless: true, effort: 1 }).toBuffer();

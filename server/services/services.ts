@@ -1,27 +1,69 @@
-import type { Blobs } from "../files/blobs";
-import type { FaceFinder } from "../faces/pool";
-import type { FileStore } from "../files/store";
-import type { FileSource } from "../files/source";
-import type { JobKind } from "../jobs/jobs";
-import type { JobQueue } from "../jobs/queue";
-import type { Reader } from "../imports/reader";
-import type { RenderPool } from "../render/pool";
-import type { Store } from "../store/database";
+import type { ServerContext } from "../context";
+import { Batches } from "./batches";
+import { Bin } from "./bin";
+import { Deliveries } from "./deliveries";
+import { Filing } from "./filing";
+import { Kits } from "./kits";
+import { Library } from "./library";
+import { NewPieces } from "./new-pieces";
+import { Pieces } from "./pieces";
+import { Placements } from "./placements";
+import { Refits } from "./refits";
+import { Renditions } from "./renditions";
+import { Specimens } from "./specimens";
+import { Storage } from "./storage";
+import { Templates } from "./templates";
 
-/** What the services work with; made once, at start. The clock is one of them so that tests can hold it. */
-export interface ServerContext {
-  store: Store;
-  blobs: Blobs;
-  /** Stored files and shipped fonts. */
-  files: FileSource;
-  pool: RenderPool;
-  faces: FaceFinder;
-  reader: Reader;
-  jobs: JobQueue<JobKind>;
-  /** What batches, deliveries and renditions make. */
-  made: FileStore;
-  /** The data folder: for what is not finished, and for backups of all of it. */
-  folder: string;
-  now: () => Date;
-  newId: () => string;
+/** All that the program does for its doors, HTTP and the command line. */
+export interface Services {
+  context: ServerContext;
+  pieces: Pieces;
+  placements: Placements;
+  library: Library;
+  kits: Kits;
+  batches: Batches;
+  deliveries: Deliveries;
+  refits: Refits;
+  templates: Templates;
+  newPieces: NewPieces;
+  filing: Filing;
+  renditions: Renditions;
+  specimens: Specimens;
+  bin: Bin;
+  storage: Storage;
+}
+
+export function makeServices(context: ServerContext): Services {
+  const placements = new Placements(context);
+  const pieces = new Pieces(context, placements);
+  const library = new Library(context);
+  context.pool.knowing((ids) => library.areasOf(ids));
+  const kits = new Kits(context, library, pieces, placements);
+  const batches = new Batches(context, pieces, library, placements);
+  const deliveries = new Deliveries(context, pieces, library, batches, placements);
+  const refits = new Refits(context, pieces, library, placements);
+  const templates = new Templates(context, pieces);
+  const newPieces = new NewPieces(context, pieces, library, placements, templates);
+  const filing = new Filing(context, pieces);
+  const renditions = new Renditions(context);
+  const specimens = new Specimens(context, library);
+  const bin = new Bin(context);
+  const storage = new Storage(context, bin);
+  return {
+    context,
+    pieces,
+    placements,
+    library,
+    kits,
+    batches,
+    deliveries,
+    refits,
+    templates,
+    newPieces,
+    filing,
+    renditions,
+    specimens,
+    bin,
+    storage,
+  };
 }

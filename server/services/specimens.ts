@@ -6,7 +6,7 @@ import { problem } from "../../core/problem";
 import { brandSheet, inFont, specimen, type Specimen } from "../../core/specimen";
 import { scratchIn } from "../files/scratch";
 import type { Library } from "./library";
-import type { ServerContext } from "./services";
+import type { ServerContext } from "../context";
 
 /** Pages that show what can be painted in a brand, made on the server as any other graphic. */
 export class Specimens {

@@ -3,7 +3,7 @@ import { join } from "node:path";
 import type { StorageAnswer } from "../../core/api";
 import { isStaged } from "../backup/restore";
 import type { Bin } from "./bin";
-import type { ServerContext } from "./services";
+import type { ServerContext } from "../context";
 
 const KINDS = ["files", "batches", "deliveries", "renditions"] as const;
 

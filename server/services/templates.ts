@@ -7,7 +7,7 @@ import { designOf, shippedTemplates } from "../../core/templates";
 import { templates } from "../store/tables";
 import type { Pieces } from "./pieces";
 import { putAwayTemplate } from "./put-away";
-import type { ServerContext } from "./services";
+import type { ServerContext } from "../context";
 
 /** What can be begun with: the templates that ship with the program and those of the house. */
 export class Templates {

@@ -5,7 +5,7 @@ import { Edit } from "../../core/edit";
 import { Piece } from "../../core/piece";
 import { Placement } from "../../core/placements";
 import { Template } from "../../core/templates";
-import { Kept } from "./tables";
+import { PutAway } from "./tables";
 
 /** The columns of JSON by table, each with what it has to be. */
 const DOCUMENTS: [table: string, columns: Record<string, ZodType>][] = [
@@ -14,7 +14,7 @@ const DOCUMENTS: [table: string, columns: Record<string, ZodType>][] = [
   ["pieces", { document: Piece }],
   ["templates", { document: Template }],
   ["placements", { document: Placement }],
-  ["put_away", { kept: Kept }],
+  ["put_away", { kept: PutAway }],
   ["batches", { document: Piece, brand: Brand }],
   ["edits", { edit: Edit }],
   ["deliveries", { document: Piece.nullable(), brand: Brand.nullable() }],

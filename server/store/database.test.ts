@@ -221,9 +221,9 @@ describe("grouped writes", () => {
 
   it("tell each when the write failed", async () => {
     const grouped = new Grouped<number>(() => Promise.reject(new Error("full")), 1);
-    const told = await Promise.all(
+    const heard = await Promise.all(
       [1, 2].map((n) => grouped.add(n).catch((e: Error) => e.message)),
     );
-    expect(told).to.deep.equal(["full", "full"]);
+    expect(heard).to.deep.equal(["full", "full"]);
   });
 });

@@ -212,7 +212,7 @@ export const templates = sqliteTable("templates", {
 });
 
 /** What is kept of a kit or a template that was deleted: its rows. */
-export const Kept = z.discriminatedUnion("kind", [
+export const PutAway = z.discriminatedUnion("kind", [
   z.object({
     kind: z.literal("brand"),
     row: z.object({
@@ -228,14 +228,14 @@ export const Kept = z.discriminatedUnion("kind", [
     row: z.object({ id: z.string(), document: Template, created: z.string() }),
   }),
 ]);
-export type Kept = z.infer<typeof Kept>;
+export type PutAway = z.infer<typeof PutAway>;
 
 /** Kits and templates in the bin. */
 export const putAway = sqliteTable("put_away", {
   number: integer("number").primaryKey({ autoIncrement: true }),
   id: text("id").notNull(),
   name: text("name").notNull(),
-  kept: document("kept", Kept).notNull(),
+  kept: document("kept", PutAway).notNull(),
   deleted: text("deleted").notNull(),
 });
 

@@ -70,9 +70,9 @@ async function ask<T extends z.ZodType>(
   });
   const data: unknown = await response.json().catch(() => undefined);
   if (!response.ok) {
-    const told = ProblemAnswer.safeParse(data);
-    throw told.success
-      ? new RequestError(told.data.code, told.data.message, response.status)
+    const answer = ProblemAnswer.safeParse(data);
+    throw answer.success
+      ? new RequestError(answer.data.code, answer.data.message, response.status)
       : new RequestError(
           "unexpected",
           `The server answered ${response.status}. Try again.`,

@@ -50,7 +50,7 @@ async function change(): Promise<void> {
     </template>
     <form v-else class="asking" @submit.prevent="change">
       <label>
-        “{{ crate.name }}” and its {{ counted(crate.pieces.length, "piece") }} shall wear
+        “{{ crate.name }}” and its {{ counted(crate.pieces.length, "piece") }} get the brand
         <select v-model="brand" class="field">
           <option v-for="one in others" :key="one.id" :value="one.id">{{ one.name }}</option>
         </select>

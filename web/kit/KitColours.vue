@@ -19,7 +19,7 @@ function add(): void {
 }
 
 /** What was said about the file that was read last. */
-const told = ref("");
+const note = ref("");
 
 /** Colours of a file come after those that are there; one of the same value is not taken twice. */
 async function readFile(event: Event): Promise<void> {
@@ -37,7 +37,7 @@ async function readFile(event: Event): Promise<void> {
     return { ...colour, id, from: file.name };
   });
   colours.value = [...colours.value, ...added];
-  told.value = [
+  note.value = [
     `${added.length} of ${read.colours.length} colours taken from ${file.name}.`,
     ...read.notes,
   ].join(" ");
@@ -69,7 +69,7 @@ const remove = (index: number): void => {
         </button>
       </div>
     </div>
-    <p v-if="told" role="status" class="quiet small">{{ told }}</p>
+    <p v-if="note" role="status" class="quiet small">{{ note }}</p>
     <div class="colours">
       <ColourRow
         v-for="(colour, index) in colours"

@@ -87,13 +87,14 @@ async function remove(): Promise<void> {
         </label>
         <template v-if="asked === 'delete'">
           <label v-if="inUse && others.length > 0">
-            {{ counted(pieces, "piece") }} in this brand will wear
+            {{ counted(pieces, "piece") }} in this brand get
             <select v-model="instead" class="field">
               <option v-for="one in others" :key="one.id" :value="one.id">{{ one.name }}</option>
             </select>
           </label>
           <p v-else-if="inUse">
-            Its pieces have no other brand to wear. Make another kit first, or delete the pieces.
+            Its pieces have no other brand to change to. Make another kit first, or delete the
+            pieces.
           </p>
           <p class="quiet">The kit and its versions go; what was delivered stays.</p>
         </template>

@@ -10,7 +10,7 @@ import ImportJson from "../common/ImportJson.vue";
 import PageBar from "../common/PageBar.vue";
 import { pasteMarked } from "../workbench/message/pasted";
 import PicturePicks from "./PicturePicks.vue";
-import { picturesFor, PREVIEW, previewOf } from "./previews";
+import { picturesFor, PREVIEW, previewOf } from "../common/previews";
 import SortedLines from "./SortedLines.vue";
 import { isFound, NO_FILTERS, type Filters } from "./template-filters";
 import TemplateFilters from "./TemplateFilters.vue";

@@ -3,8 +3,8 @@ import { Star } from "@lucide/vue";
 import type { Brand } from "../../core/brand";
 import type { Piece } from "../../core/piece";
 import type { Template } from "../../core/templates";
-import BegunTile from "./BegunTile.vue";
-import { PREVIEW } from "./previews";
+import PreviewTile from "../common/PreviewTile.vue";
+import { PREVIEW } from "../common/previews";
 
 /** A template, live, in a brand and with the words of the message if there are any. `area` is CSS pixels squared. */
 defineProps<{
@@ -20,7 +20,7 @@ const emit = defineEmits<{ pick: []; favour: []; remove: [] }>();
 
 <template>
   <article class="tile">
-    <BegunTile
+    <PreviewTile
       :piece="piece"
       :brand="brand"
       :area="area"

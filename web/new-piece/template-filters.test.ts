@@ -1,6 +1,6 @@
 import { expect } from "chai";
 import { Format, formatOf, LookName, Purpose, shippedTemplates } from "../../core/templates";
-import { picturesFor } from "./previews";
+import { picturesFor } from "../common/previews";
 import { isFound, NO_FILTERS, type Filters } from "./template-filters";
 
 const found = (filters: Partial<Filters>) =>

@@ -3,7 +3,7 @@ import { watch } from "vue";
 import { useLibrary } from "../common/library";
 import { useTemplates } from "./templates";
 import { knowPictures, prepare } from "../wall/painter";
-import { PREVIEW, previewOf, previewWidth } from "./previews";
+import { PREVIEW, previewOf, previewWidth } from "../common/previews";
 
 /** After what is on the page has been painted, in milliseconds. */
 const LATER = 600;

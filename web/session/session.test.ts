@@ -45,7 +45,7 @@ function asRefusal(act: () => void): void {
 /** What becomes of a request: it fails before it arrives, or on the way back. */
 type Fate = "answered" | "lost" | "answer lost" | "full";
 
-/** A server that keeps pieces as the real one does, and answers when, and as, it is told to. */
+/** A server that keeps pieces as the real one does, and answers when, and as, it is heard to. */
 class MadeUp implements PieceServer {
   piece_ = demoPiece("quillmere", "opening-announcement");
   revision = 0;
@@ -109,11 +109,11 @@ class MadeUp implements PieceServer {
   }
 }
 
-/** A page with one session: what it shows, and its timers, which go when they are told to. */
+/** A page with one session: what it shows, and its timers, which go when they are heard to. */
 function page(server = new MadeUp(), storage = new Memory()) {
   const timers = new Map<number, () => void>();
-  const told: string[] = [];
-  const seen = { state: NOTHING_OPEN as SessionState, timers, told, clock: 0 };
+  const heard: string[] = [];
+  const seen = { state: NOTHING_OPEN as SessionState, timers, heard, clock: 0 };
   let last = 0;
   const session = new Session("a", {
     server,
@@ -126,7 +126,7 @@ function page(server = new MadeUp(), storage = new Memory()) {
       timers.set(id, call);
       return () => timers.delete(id);
     },
-    tell: (text) => told.push(text),
+    tell: (text) => heard.push(text),
     show: (state) => (seen.state = state),
   });
   /** Time passes: every timer that is set goes off, and what it begins comes to its end. */
@@ -252,7 +252,7 @@ describe("a session with a piece", () => {
     await session.takeTheirs();
     expect(seen.state.stuck?.edit.changes[0]!.to).to.equal("Refused");
     expect(headline(seen.state.piece)).to.equal("Refused");
-    expect(seen.told.at(-1)).to.equal(noAnswer().message);
+    expect(seen.heard.at(-1)).to.equal(noAnswer().message);
     await session.takeTheirs();
     expect(headline(seen.state.piece)).to.equal(headline(server.piece_));
     expect(seen.state.saving).to.equal("saved");
@@ -266,7 +266,7 @@ describe("a session with a piece", () => {
     await new Promise((resolve) => setTimeout(resolve));
     expect(seen.state.piece!.title).to.equal("Renamed");
     expect(headline(seen.state.piece)).to.equal("Mine");
-    expect(seen.told).to.have.lengthOf(1);
+    expect(seen.heard).to.have.lengthOf(1);
   });
 
   it("is there again after a reload that came before it was saved", async () => {
@@ -290,7 +290,7 @@ describe("a session with a piece", () => {
     server.fates = ["lost"];
     await session.undo();
     expect(headline(seen.state.piece)).to.equal("Typed again");
-    expect(seen.told.at(-1)).to.contain("not saved yet");
+    expect(seen.heard.at(-1)).to.contain("not saved yet");
   });
 
   it("never drops a letter, whatever the server does and however often the page is loaded anew", async () => {

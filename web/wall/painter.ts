@@ -3,7 +3,7 @@ import { toRaw } from "vue";
 import type { Brand } from "../../core/brand";
 import type { PictureFile } from "../../core/files";
 import type { Piece } from "../../core/piece";
-import type { Offered, OfferRequest, Painter, ShowRequest, Shown, Tile } from "./protocol";
+import type { Offered, OfferRequest, Painter, ShowRequest, Painted, Tile } from "./protocol";
 
 /** Sizes are made beside each other, one worker for each core that the page may use. */
 const MOST_WORKERS = 3;
@@ -54,7 +54,7 @@ export function knowPictures(pictures: readonly PictureFile[]): void {
 /** What a painter has of a request that is none of its own. */
 const NOTHING: Promise<never[]> = Promise.resolve([]);
 
-async function show(request: ShowRequest): Promise<Shown[]> {
+async function show(request: ShowRequest): Promise<Painted[]> {
   const shares = painters().map((painter, owner) => {
     const own = request.tiles.filter(
       (tile, index) => (owners.get(tile.key) ?? index % painters().length) === owner,
@@ -86,7 +86,7 @@ export async function offers({ brand, wanted }: OfferRequest): Promise<Offered[]
 }
 
 interface ShowQueueOptions {
-  onShown: (shown: Shown[], request: ShowRequest) => void;
+  onShown: (shown: Painted[], request: ShowRequest) => void;
   /** Everything that was asked for is on screen, pictures included. */
   onComplete: () => void;
 }

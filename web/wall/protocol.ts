@@ -18,18 +18,18 @@ export interface ShowRequest {
   piece: Piece;
   brand: Brand;
   tiles: Tile[];
-  /** The piece begins with this: its lead is laid out anew where its words need that. All tiles show the lead. */
-  begins?: boolean;
+  /** Fit the lead to its words first: it is laid out anew where they need that. All tiles show the lead. */
+  fitted?: boolean;
 }
 
-export interface Shown {
+export interface Painted {
   key: string;
   report: LayoutReport;
-  /** The piece as it begins, when that was asked for. */
-  begun?: Piece;
+  /** The piece with its lead fitted, when that was asked for. */
+  fitted?: Piece;
 }
 
-/** Pieces of templates in one brand that are to be weighed, each with the placement that it begins at. */
+/** Pieces of templates in one brand that are to be weighed, each with the placement of its lead. */
 export interface OfferRequest {
   brand: Brand;
   wanted: { template: Template; piece: Piece; lead: Placement }[];
@@ -46,7 +46,7 @@ export interface Painter {
   /** What is known of the stored pictures; sent when it changes, not with each key. */
   know(pictures: PictureFile[]): void;
   /** Makes and paints; answers when every tile is painted with what is loaded. */
-  show(request: ShowRequest): Promise<Shown[]>;
+  show(request: ShowRequest): Promise<Painted[]>;
   /** What templates make of a message, and how well; by the template's id. */
   offer(request: OfferRequest): Promise<Offered[]>;
   /** Answers when every picture that was asked for has come (or failed) and is painted. */

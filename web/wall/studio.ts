@@ -1,9 +1,9 @@
 import type { Brand } from "../../core/brand";
-import { begin, makeScenes, type Begun, type Made } from "../../core/engine";
+import { fitLead, makeScenes, type Fitted, type Made } from "../../core/engine";
 import type { FileId, PictureFile } from "../../core/files";
 import { loadType, needsIcons } from "../../core/needs";
 import { paint, pathCache } from "../../core/paint";
-import { Kept } from "../../core/kept";
+import { Cache } from "../../core/cache";
 import { offer } from "../../core/offers";
 import type { Piece } from "../../core/piece";
 import type { Placement } from "../../core/placements";
@@ -13,10 +13,10 @@ import type { Scene } from "../../core/scene";
 import type { IconNode } from "../../core/shape";
 import { Typesetter } from "../../core/type";
 import { Bitmaps } from "./bitmaps";
-import type { Offered, OfferRequest, ShowRequest, Shown, Tile } from "./protocol";
+import type { Offered, OfferRequest, ShowRequest, Painted, Tile } from "./protocol";
 
 /** About three rounds of looking through the templates. */
-const MOST_BEGUN = 150;
+const MOST_FITTED = 150;
 
 /** The engine off the main thread: makes scenes and paints them on the page's canvases. */
 export class BrowserStudio {
@@ -29,7 +29,7 @@ export class BrowserStudio {
   /** Tiles on which a picture is still a draft or missing. */
   private readonly unfinished = new Set<string>();
   /** Pieces as they begin, with what is painted of them: asked for again whenever templates are looked through. */
-  private readonly begun = new Kept<Begun>(MOST_BEGUN, () => 1);
+  private readonly fitted = new Cache<Fitted>(MOST_FITTED, () => 1);
   private readonly brands = new Map<string, Brand>();
   private readonly path = pathCache((d) => new Path2D(d));
   private readonly bitmaps = new Bitmaps(() => this.repaintSoon());
@@ -59,20 +59,20 @@ export class BrowserStudio {
     };
   }
 
-  async show({ piece, brand, tiles, begins }: ShowRequest): Promise<Shown[]> {
+  async show({ piece, brand, tiles, fitted: wanted }: ShowRequest): Promise<Painted[]> {
     const same = this.known(brand);
     const sources = await this.sources(piece, same);
     const placements = tiles.map((tile) => tile.placement);
-    const made: (Made & { piece?: Piece })[] = begins
-      ? await Promise.all(placements.map((at) => this.begin(piece, same, at, sources)))
+    const made: (Made & { piece?: Piece })[] = wanted
+      ? await Promise.all(placements.map((at) => this.fit(piece, same, at, sources)))
       : makeScenes(piece, same, placements, sources);
     return tiles.map((tile, index) => {
-      const { layout, scene, piece: begun } = made[index]!;
+      const { layout, scene, piece: fitted } = made[index]!;
       if (this.canvases.has(tile.key)) {
         this.scenes.set(tile.key, { scene, tile });
         this.paint(scene, tile);
       }
-      return { key: tile.key, report: reportOf(layout), ...(begun ? { begun } : {}) };
+      return { key: tile.key, report: reportOf(layout), ...(fitted ? { fitted } : {}) };
     });
   }
 
@@ -81,16 +81,16 @@ export class BrowserStudio {
     const offered: Offered[] = [];
     for (const { template, piece, lead } of wanted) {
       const sources = await this.sources(piece, same);
-      const made = await this.begin(piece, same, lead, sources);
+      const made = await this.fit(piece, same, lead, sources);
       const { cost, ground } = offer(template, made, same, sources);
       offered.push({ id: template.id, cost, ground });
     }
     return offered;
   }
 
-  private begin(piece: Piece, brand: Brand, placement: Placement, sources: Sources) {
+  private fit(piece: Piece, brand: Brand, placement: Placement, sources: Sources) {
     const key = JSON.stringify([piece, placement, brand]);
-    return this.begun.get(key, async () => begin(piece, brand, placement, sources));
+    return this.fitted.get(key, async () => fitLead(piece, brand, placement, sources));
   }
 
   async complete(): Promise<void> {

@@ -5,7 +5,7 @@ import type { PictureFile } from "../../core/files";
 import type { Piece } from "../../core/piece";
 import type { Placement } from "../../core/placements";
 import type { LayoutReport } from "../../core/preflight";
-import type { ShowRequest, Shown, Tile } from "./protocol";
+import type { ShowRequest, Painted, Tile } from "./protocol";
 import { knowPictures, ShowQueue } from "./painter";
 
 interface WallOptions {
@@ -14,8 +14,8 @@ interface WallOptions {
   pictures: () => PictureFile[];
   /** Sizes to report on also where they have no tile. */
   reportsOn?: () => readonly Placement[];
-  /** The piece begins: its lead is fitted to its words, and told as it then is. */
-  onBegun?: (piece: Piece) => void;
+  /** Have the lead fitted to its words first; called with the piece as it then is. */
+  onFitted?: (piece: Piece) => void;
 }
 
 const NONE: readonly Placement[] = [];
@@ -35,7 +35,7 @@ export function useWall({
   brand,
   pictures,
   reportsOn = () => NONE,
-  onBegun,
+  onFitted,
 }: WallOptions): Wall {
   const tiles = new Map<string, Tile>();
   const reports = shallowRef<ReadonlyMap<string, LayoutReport>>(new Map());
@@ -45,11 +45,11 @@ export function useWall({
 
   const queue = new ShowQueue({ onShown, onComplete: () => (busy.value = false) });
 
-  function onShown(shown: Shown[], request: ShowRequest): void {
+  function onShown(shown: Painted[], request: ShowRequest): void {
     const next = new Map(reports.value);
-    for (const { report, begun } of shown) {
+    for (const { report, fitted } of shown) {
       next.set(report.placement, report);
-      if (begun) onBegun?.(begun);
+      if (fitted) onFitted?.(fitted);
     }
     const current = new Set(request.piece.sizes.map((size) => size.placement));
     reports.value = new Map(
@@ -66,7 +66,7 @@ export function useWall({
     if (all.length === 0) return;
     busy.value = true;
     knowPictures(pictures());
-    queue.show({ piece: now, brand: kit, tiles: all, ...(onBegun ? { begins: true } : {}) });
+    queue.show({ piece: now, brand: kit, tiles: all, ...(onFitted ? { fitted: true } : {}) });
   }
 
   /** Sizes without a tile are laid out but not painted. */

@@ -5,6 +5,7 @@ import { BADGE_SHARE } from "../words/badge";
 import { busyBehind, pictureCost, subjectCost } from "./picture-cost";
 import { allNodes, isList, nodesOf, type Parts } from "../structure/parts";
 import type { ResolvedNode } from "../../resolve";
+import { isSmaller } from "../../rules";
 import { isProse } from "../../text";
 import { TEXT_ALONE, type Stage } from "../structure/stage";
 
@@ -219,7 +220,7 @@ const SMALL_PRINT = 3.4;
 /** What a badge holds is as small as the badge makes it. */
 const isSmall = ({ least, parts }: Stage, { text, node }: Placed): boolean =>
   text !== undefined &&
-  text.set.size < 0.999 * least &&
+  isSmaller(text.set.size, least) &&
   (!parts.badge || node.on !== parts.badge.plate.id);
 
 /** What fills the frame is the ground of all; a smaller plate is a card, which is seen. */

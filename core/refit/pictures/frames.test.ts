@@ -2,7 +2,7 @@ import { expect } from "chai";
 import { demoBrand } from "../../../tests/support/demo";
 import { photographs } from "../../../tests/support/photographs";
 import { drawnFile, strangeSources } from "../../../tests/support/strangers";
-import { begun } from "../../engine";
+import { fittedPiece } from "../../engine";
 import { isPicture } from "../../piece";
 import { placementById } from "../../placements";
 import { pieceOf, shippedTemplates } from "../../templates";
@@ -16,7 +16,7 @@ async function framed(templateId: string, names: readonly string[]): Promise<str
   const wanted = { id: "x", title: "x", words: {}, pictures };
   const first = pieceOf(template, brand, wanted);
   const sources = await strangeSources([{ piece: first, brand }]);
-  const { message } = begun(first, brand, placementById(first.lead), sources);
+  const { message } = fittedPiece(first, brand, placementById(first.lead), sources);
   return ["picture", "picture-2", "picture-3"].flatMap((slot) => {
     const filling = message[slot];
     return isPicture(filling) ? [names[pictures.indexOf(filling.picture)]!] : [];

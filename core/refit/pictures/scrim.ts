@@ -1,4 +1,10 @@
-import { contrastNeeded, luminance, luminanceContrast, type Hex } from "../../colour";
+import {
+  CONTRAST_GRAPHIC,
+  contrastNeeded,
+  luminance,
+  luminanceContrast,
+  type Hex,
+} from "../../colour";
 import { area, between, bottom, inset, intersect, overlaps, right, type Box } from "../../geometry";
 import { groundBehind, underScrim } from "./ground";
 import type { Placed, ShownLogo, Scrim } from "../layout";
@@ -12,9 +18,8 @@ const SAFETY = 1.12;
 /** A scrim goes beyond its words by so many sizes of the text, and fades over so much of the frame. */
 const REACH = 1.4;
 const FADE = 0.3;
-/** A logo needs less than words (WCAG 2.2, 1.4.11), and its ink is light or dark. */
-const LOGO_CONTRAST = 3;
-const LOGO_INK = { light: 0.02, dark: 0.85, any: undefined } as const;
+/** The ink of a logo for such grounds, where nothing is known of its file. By eye. */
+const USUAL_INK = { light: 0.02, dark: 0.85 } as const;
 
 interface Claim {
   ink: Box;
@@ -49,13 +54,16 @@ function claimOn(stage: Stage, picture: Placed, other: Placed, placed: readonly 
     return [{ ink, own: luminance(node.colour), needed }];
   }
   const own = other.logo && logoOwn(other.logo);
-  return own === undefined ? [] : [{ ink, own, needed: LOGO_CONTRAST }];
+  return own === undefined ? [] : [{ ink, own, needed: CONTRAST_GRAPHIC }];
 }
 
 /** The luminance of a logo's ink; undefined for one that reads anywhere, or on a plate of its own. */
-function logoOwn({ logo, tint, plate }: ShownLogo): number | undefined {
+function logoOwn({ logo, file: { art }, tint, plate }: ShownLogo): number | undefined {
   if (plate) return undefined;
-  return tint ? luminance(tint) : LOGO_INK[logo.ground];
+  if (tint) return luminance(tint);
+  if (logo.ground === "any") return undefined;
+  const ink = art && (logo.ground === "light" ? art.dark : art.light);
+  return ink ?? USUAL_INK[logo.ground];
 }
 
 const hides = (item: Placed, ink: Box): boolean =>

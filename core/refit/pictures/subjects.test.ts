@@ -3,7 +3,7 @@ import { expect } from "chai";
 import { drawnFile, strangeBrands, strangeSources } from "../../../tests/support/strangers";
 import { photographs, type Photograph } from "../../../tests/support/photographs";
 import { change, layoutOf } from "../../../tests/support/layouts";
-import { begin, makeScene } from "../../engine";
+import { fitLead, makeScene } from "../../engine";
 import { box, contains, inset } from "../../geometry";
 import type { Area } from "../../files";
 import { catalogue, placementById } from "../../placements";
@@ -30,7 +30,7 @@ async function layouts(photograph: Photograph, templateId: string, look = 0): Pr
       return file && id === picture ? { ...file, ...said } : file;
     },
   };
-  const { piece } = begin(first, brand, placementById(first.lead), known);
+  const { piece } = fitLead(first, brand, placementById(first.lead), known);
   return catalogue.placements.map((placement) => makeScene(piece, brand, placement, known).layout);
 }
 

@@ -12,12 +12,12 @@ export interface SeenPart {
   box: Box;
 }
 
-const known = new WeakMap<Placed, SeenPart[]>();
+const cache = new WeakMap<Placed, SeenPart[]>();
 
 /** How the parts of a picture's subject are seen; none for a picture that nothing was found in, or that is seen whole. */
 export function seenParts(item: Placed): SeenPart[] {
-  let seen = known.get(item);
-  if (!seen) known.set(item, (seen = partsIn(item)));
+  let seen = cache.get(item);
+  if (!seen) cache.set(item, (seen = partsIn(item)));
   return seen;
 }
 

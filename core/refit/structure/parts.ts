@@ -10,7 +10,7 @@ import type {
   ShapeNode,
   TextNode,
 } from "../../resolve";
-import { DISPLAY_LEADING } from "../../type";
+import { DISPLAY_LEADING } from "../../rules";
 
 /** A round or square mark with a few words inside; moves as one. */
 export interface Badge {
@@ -66,12 +66,12 @@ export interface Parts {
 export const hasMedia = ({ photos, ornament }: Parts): boolean =>
   photos.length > 0 || (ornament !== undefined && ornament.shape.kind !== "emblem");
 
-const known = new WeakMap<ResolvedPiece, Parts>();
+const cache = new WeakMap<ResolvedPiece, Parts>();
 
 /** What the piece consists of; read once for all its sizes. */
 export function partsOf(resolved: ResolvedPiece): Parts {
-  let parts = known.get(resolved);
-  if (!parts) known.set(resolved, (parts = readParts(resolved)));
+  let parts = cache.get(resolved);
+  if (!parts) cache.set(resolved, (parts = readParts(resolved)));
   return parts;
 }
 

@@ -1,5 +1,5 @@
-import { isSeenOn, leastWidthOf, LETTERED, logoFor, standsOn, type Logo } from "../../brand";
-import { luminance, luminanceContrast } from "../../colour";
+import { leastWidthOf, LETTERED, logoFor, mayStandOn, type Logo } from "../../brand";
+import { CONTRAST_GRAPHIC, luminance, luminanceContrast } from "../../colour";
 import { area, box, inset, type Box } from "../../geometry";
 import { isOutline, type LogoNode, type LogoVersion } from "../../resolve";
 import { setAt, setToFit } from "../../type";
@@ -11,8 +11,6 @@ type Kind = Logo["kind"];
 
 /** How far a plate reaches beyond its logo, as a share of the logo's mean side. */
 const PLATE_PAD = 0.3;
-/** Words and marks must be told from their ground: WCAG 2.2, 1.4.11. */
-const SEEN = 3;
 
 /**
  * How the logo can be seen on a ground of that luminance: the kit's version for it; else one that is filled with the
@@ -52,7 +50,7 @@ const inOneColour: Way = (stage, node, kind, ground) => {
   if (!version) return undefined;
   const { palette } = stage.resolved;
   const colours = [palette.headline, palette.support, palette.backdrop, "#FFFFFF", "#000000"];
-  const tint = colours.find((hex) => luminanceContrast(luminance(hex), ground) >= SEEN);
+  const tint = colours.find((hex) => luminanceContrast(luminance(hex), ground) >= CONTRAST_GRAPHIC);
   return tint ? { ...version, tint } : undefined;
 };
 
@@ -63,8 +61,8 @@ const onPlate: Way = ({ resolved: { brand } }, node, kind) => {
   if (own) return { ...version, plate: own };
   const paper = brand.colours.filter(({ role }) => role === "paper");
   const colours = [...paper, ...brand.colours].map(({ hex }) => hex);
-  const plate = [...colours, "#FFFFFF", "#000000"].find(
-    (hex) => standsOn(version.logo, luminance(hex)) && isSeenOn(version.file.art, luminance(hex)),
+  const plate = [...colours, "#FFFFFF", "#000000"].find((hex) =>
+    mayStandOn(version.logo, version.file.art, luminance(hex)),
   );
   return { ...version, plate: plate ?? "#FFFFFF" };
 };

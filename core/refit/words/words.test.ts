@@ -1,6 +1,6 @@
 import { expect } from "chai";
 import { strangeBrands, strangeSources } from "../../../tests/support/strangers";
-import { begin, makeScene } from "../../engine";
+import { fitLead, makeScene } from "../../engine";
 import { sortMessage, wordsOf } from "../../message";
 import { catalogue, placementById, roomOf } from "../../placements";
 import { pieceOf, shippedTemplates } from "../../templates";
@@ -14,7 +14,7 @@ async function layouts(typed: string, templateId: string, brandId: string, place
   const words = wordsOf(sortMessage(typed));
   const first = pieceOf(template, brand, { id: "x", title: "x", words, pictures: [] });
   const sources = await strangeSources([{ piece: first, brand }]);
-  const { piece } = begin(first, brand, placementById(first.lead), sources);
+  const { piece } = fitLead(first, brand, placementById(first.lead), sources);
   return places.map((placement) => makeScene(piece, brand, placement, sources).layout);
 }
 

@@ -50,7 +50,7 @@ function colour(spread: Spread): void {
 }
 
 /** Another brand's clothes: its own spread, and its colours for those that the design names. */
-function wear(id: string): void {
+function changeBrand(id: string): void {
   const to = library.brandById.get(id);
   if (!open.piece || !open.brand || !to) return;
   const { piece, notes } = rebrand(open.piece, open.brand, to);
@@ -89,7 +89,7 @@ async function pin(): Promise<void> {
         <select
           class="field"
           :value="open.piece?.brand"
-          @change="wear(($event.target as HTMLSelectElement).value)"
+          @change="changeBrand(($event.target as HTMLSelectElement).value)"
         >
           <option v-for="brand in library.brands" :key="brand.id" :value="brand.id">
             {{ brand.name }}

@@ -2,7 +2,7 @@
 import { Pin } from "@lucide/vue";
 import type { Brand } from "../../../core/brand";
 import type { Piece } from "../../../core/piece";
-import BegunTile from "../../new-piece/BegunTile.vue";
+import PreviewTile from "../../common/PreviewTile.vue";
 
 /** A look for the open message, live, with what would change; taken with a press, or pinned to be compared. */
 defineProps<{ piece: Piece; brand: Brand; name: string; changed: string[]; pinned: boolean }>();
@@ -11,7 +11,7 @@ const emit = defineEmits<{ pick: [fitted: Piece]; pin: [] }>();
 
 <template>
   <figure>
-    <BegunTile
+    <PreviewTile
       :piece="piece"
       :brand="brand"
       :area="30000"

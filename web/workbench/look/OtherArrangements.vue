@@ -15,7 +15,7 @@ const toasts = useToasts();
 const list = useTemplates();
 const failure = ref("");
 const AT_ONCE = 12;
-const KeptLooks = Look.array().catch([]);
+const StoredLooks = Look.array().catch([]);
 const page = ref(0);
 /** By piece; kept in the browser, since they are for trying. */
 const allPinned = useLocalStorage<Record<string, Look[]>>("pinned-looks", {});
@@ -55,7 +55,7 @@ const onThisPage = computed(() => {
     .map((template, index) => lookAt(template, brand, from + index, round));
 });
 /** What the browser kept is read like anything that comes from outside. */
-const pinned = computed(() => KeptLooks.parse(allPinned.value[open.piece?.id ?? ""]));
+const pinned = computed(() => StoredLooks.parse(allPinned.value[open.piece?.id ?? ""]));
 const same = (a: Look, b: Look): boolean => JSON.stringify(a) === JSON.stringify(b);
 const isPinned = (look: Look): boolean => pinned.value.some((one) => same(one, look));
 

@@ -5,16 +5,16 @@ import { freeId } from "../../core/id";
 import { freeTitle, type Piece } from "../../core/piece";
 import { problem } from "../../core/problem";
 import { same } from "../../core/same";
-import type { Services } from "../app";
+import type { Services } from "./services";
 import { withScratch } from "../files/scratch";
 import { unzipTo } from "../files/unzip";
-import { addFileRow, type Library } from "../services/library";
-import { mustHaveNamed } from "../services/references";
+import { addFileRow, type Library } from "./library";
+import { mustHaveNamed } from "./references";
 import type { Transaction } from "../store/database";
 import type { files } from "../store/tables";
 import { brands, crates, pieces } from "../store/tables";
-import { BUNDLE_LIMITS, readBundle, type Bundle } from "./bundle";
-import type { Reader } from "./reader";
+import { BUNDLE_LIMITS, readBundle, type Bundle } from "../imports/bundle";
+import type { Reader } from "../imports/reader";
 
 const PICTURE = /\.(jpe?g|png|webp|avif|gif|tiff?|svg)$/i;
 
@@ -62,8 +62,8 @@ export async function importBundle(
       result.crates.push(id);
       for (const [position, piece] of members.entries()) {
         const pieceId = await idFor(tx, pieces, piece.id, context.newId);
-        const wears = await knownBrand(tx, brandIds, piece.brand, piece.title);
-        const document = { ...piece, id: pieceId, brand: wears };
+        const kit = await knownBrand(tx, brandIds, piece.brand, piece.title);
+        const document = { ...piece, id: pieceId, brand: kit };
         await mustHaveNamed(tx, placements, document);
         await tx.insert(pieces).values({ id: pieceId, crate: id, position, document, created });
         result.pieces.push(pieceId);

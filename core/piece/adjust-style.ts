@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { ColourToken } from "../piece/token";
+import { ColourToken } from "./token";
 
 const amount = z.number().min(-1).max(1);
 const share = z.number().min(0).max(1);

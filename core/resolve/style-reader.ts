@@ -6,8 +6,8 @@ import { shapeDefaults, type ShapeSpec } from "../shape";
 import type { Style } from "../piece";
 import type { ResolvedGradient, ResolvedShadow, ShapeNode } from "./resolved";
 
-/** Looks up one node's colours and reports those that are not the brand's. */
-export class Looks {
+/** StyleReader up one node's colours and reports those that are not the brand's. */
+export class StyleReader {
   constructor(
     private readonly style: Style,
     private readonly brand: Brand,
@@ -129,4 +129,4 @@ function houseAdjust(brand: Brand): Adjust {
 
 /** What becomes of a picture with such a style in a brand. */
 export const developedAs = (adjust: Style["adjust"], brand: Brand, palette: Palette): Adjust =>
-  new Looks(adjust ? { adjust } : {}, brand, palette, () => undefined).adjust();
+  new StyleReader(adjust ? { adjust } : {}, brand, palette, () => undefined).adjust();

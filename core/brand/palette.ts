@@ -15,18 +15,18 @@ export type Palette = Record<ColourRole, Hex>;
 
 /** The spreads that are pinned to the kit, then all others that read. Kept by brand. */
 export function brandSpreads(brand: Brand): Spread[] {
-  let all = known.get(brand);
+  let all = brandCache.get(brand);
   if (!all) {
     const pinned = brand.spreads.map(wholeSpread(brand));
     const rest = spreads(brand.colours).filter(
       (spread) => !pinned.some((one) => sameSpread(one, spread)),
     );
-    known.set(brand, (all = [...pinned, ...rest]));
+    brandCache.set(brand, (all = [...pinned, ...rest]));
   }
   return all;
 }
 
-const known = new WeakMap<Brand, Spread[]>();
+const brandCache = new WeakMap<Brand, Spread[]>();
 
 /** A pinned spread without the colours that were taken out of the kit since. */
 const wholeSpread =

@@ -7,11 +7,11 @@ import { writeCss, writePalette, writeTokens } from "../../core/kit";
 import { carryingSizes, messagePictures, type Crate } from "../../core/piece";
 import { problem } from "../../core/problem";
 import { shippedFonts } from "../../core/shelf";
-import type { Services } from "../app";
+import type { Services } from "./services";
 import { exists } from "../files/blobs";
 import { zipStream, type ZipEntry } from "../files/zip";
-import type { Library } from "../services/library";
-import type { ServerContext } from "../services/services";
+import type { Library } from "./library";
+import type { ServerContext } from "../context";
 
 /** A zip that is made while it is sent. */
 interface Export {

@@ -3,9 +3,9 @@ import { useElementVisibility } from "@vueuse/core";
 import { computed, shallowRef, useTemplateRef, watch } from "vue";
 import type { Brand } from "../../core/brand";
 import type { Piece } from "../../core/piece";
-import { useLibrary } from "../common/library";
+import { useLibrary } from "./library";
 import { useWall } from "../wall/use-wall";
-import GraphicTile from "../common/GraphicTile.vue";
+import GraphicTile from "./GraphicTile.vue";
 import { previewWidth } from "./previews";
 
 /**
@@ -39,7 +39,7 @@ const wall = useWall({
   piece: () => props.piece,
   brand: () => props.brand,
   pictures: () => library.pictures,
-  onBegun: (piece) => (fitted.value = piece),
+  onFitted: (piece) => (fitted.value = piece),
 });
 </script>
 

@@ -1,17 +1,17 @@
 import { expect } from "chai";
-import { Kept } from "./kept";
+import { Cache } from "./cache";
 
-describe("things that are kept", () => {
+describe("things that are cache", () => {
   const made: string[] = [];
-  const asked = (kept: Kept<string>) => (thing: string) =>
-    kept.get(thing, async () => {
+  const asked = (cache: Cache<string>) => (thing: string) =>
+    cache.get(thing, async () => {
       made.push(thing);
       return thing;
     });
   beforeEach(() => (made.length = 0));
 
   it("are made once, and weigh no more than they may; what was not asked for longest goes", async () => {
-    const get = asked(new Kept<string>(6, (thing) => thing.length));
+    const get = asked(new Cache<string>(6, (thing) => thing.length));
     for (const thing of ["aa", "bb", "cc"]) await get(thing);
     await get("aa");
     await get("dd");
@@ -21,8 +21,8 @@ describe("things that are kept", () => {
     expect(made.at(-1)).to.equal("bb");
   });
 
-  it("are given also when they are heavier than all that may be kept, and then not kept", async () => {
-    const get = asked(new Kept<string>(3, (thing) => thing.length));
+  it("are given also when they are heavier than all that may be cache, and then not cache", async () => {
+    const get = asked(new Cache<string>(3, (thing) => thing.length));
     expect(await get("heavy")).to.equal("heavy");
     await get("heavy");
     await get("a");
@@ -31,24 +31,24 @@ describe("things that are kept", () => {
   });
 
   it("are made once for all who ask meanwhile, and again after a failure", async () => {
-    const kept = new Kept<number>(10, () => 1);
+    const cache = new Cache<number>(10, () => 1);
     let tries = 0;
     const make = async () => {
       if (++tries === 1) throw new Error("not now");
       return tries;
     };
-    const [one, two] = await Promise.allSettled([kept.get("a", make), kept.get("a", make)]);
+    const [one, two] = await Promise.allSettled([cache.get("a", make), cache.get("a", make)]);
     expect([one.status, two.status, tries]).to.deep.equal(["rejected", "rejected", 1]);
-    expect(await kept.get("a", make)).to.equal(2);
+    expect(await cache.get("a", make)).to.equal(2);
   });
 
   it("reach who asked for them, though all is let go of meanwhile, and are then made anew", async () => {
-    const kept = new Kept<string>(10, () => 1);
+    const cache = new Cache<string>(10, () => 1);
     let release = (_thing: string) => {};
-    const slow = kept.get("a", () => new Promise((resolve) => (release = resolve)));
-    kept.clear();
+    const slow = cache.get("a", () => new Promise((resolve) => (release = resolve)));
+    cache.clear();
     release("first");
     expect(await slow).to.equal("first");
-    expect(await kept.get("a", async () => "second")).to.equal("second");
+    expect(await cache.get("a", async () => "second")).to.equal("second");
   });
 });

@@ -5,7 +5,7 @@ import { LRUCache } from "lru-cache";
  * asked for longest goes first. Weights are bytes, or whatever else is scarce. Each is made once for all who ask meanwhile,
  * and again after a failure.
  */
-export class Kept<Thing extends object | string | number> {
+export class Cache<Thing extends object | string | number> {
   private readonly cache: LRUCache<string, Thing, () => Promise<Thing>>;
 
   constructor(most: number, weigh: (thing: Thing) => number) {
