@@ -28,7 +28,6 @@ function target(file: string, path: string): string | undefined {
 const FOUNDATIONS = new Set([
   "core/colour/colour.ts",
   "core/language/names.ts",
-  "core/picture/adjust-style.ts",
   "core/piece/token.ts",
   "core/placements/placement.ts",
   "core/shape/shape-style.ts",

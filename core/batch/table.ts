@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { isPicture, isText, LIMITS, type Piece } from "../piece";
 import { problem } from "../problem";
+import { tableWords } from "../wording/tables";
 
 export const BATCH_LIMITS = { rows: 5000, files: 20_000, columns: 100 } as const;
 
@@ -11,25 +12,23 @@ export const Table = z.object({
 });
 export type Table = z.infer<typeof Table>;
 
+type NoteCode = keyof typeof tableWords;
+
 /** Something about a table that a person should know; it does not stop the rest. `row` counts from 1 below the headings. */
 export const TableNote = z.object({
-  code: z.enum([
-    "unknown-column",
-    "ragged-row",
-    "too-long",
-    "unknown-picture",
-    "rows-dropped",
-    "encoding",
-    "same-column",
-    "cell-error",
-    "system-date",
-    "hidden-rows",
-    "stray-quote",
-  ]),
+  code: z.enum(Object.keys(tableWords) as [NoteCode, ...NoteCode[]]),
   row: z.number().int().optional(),
   text: z.string(),
 });
 export type TableNote = z.infer<typeof TableNote>;
+
+export function tableNote<C extends NoteCode>(
+  code: C,
+  params: Parameters<(typeof tableWords)[C]>[0],
+): TableNote {
+  const text = (tableWords[code] as (p: typeof params) => string)(params);
+  return { code, ...("row" in params ? { row: params.row } : {}), text };
+}
 
 export interface PictureName {
   id: string;
@@ -88,15 +87,7 @@ function matchColumns(table: Table, piece: Piece, notes: TableNote[]) {
       return [{ at, slot }];
     }
     notes.push(
-      slot
-        ? {
-            code: "same-column",
-            text: `Column “${name}” stands there twice; the first one is used.`,
-          }
-        : {
-            code: "unknown-column",
-            text: `Column “${name}” names no slot of this piece and is not used. The slots are ${slots.join(", ")}.`,
-          },
+      slot ? tableNote("same-column", { name }) : tableNote("unknown-column", { name, slots }),
     );
     return [];
   });
@@ -105,13 +96,7 @@ function matchColumns(table: Table, piece: Piece, notes: TableNote[]) {
 function noteRagged(table: Table, cells: string[], index: number, notes: TableNote[]): void {
   if (cells.length === table.columns.length) return;
   const [has, needs] = [cells.length, table.columns.length];
-  const how =
-    has < needs ? "the missing ones keep the piece's own words" : "the extra ones are not used";
-  notes.push({
-    code: "ragged-row",
-    row: index + 1,
-    text: `Row ${index + 1} has ${has} cells and the headings have ${needs}; ${how}.`,
-  });
+  notes.push(tableNote("ragged-row", { row: index + 1, has, needs }));
 }
 
 function readCell(
@@ -127,19 +112,12 @@ function readCell(
   if (isPicture(own)) {
     const found = pictures.find(({ id, name }) => id === cell || plain(name) === plain(cell));
     if (found) return { picture: found.id };
-    notes.push({
-      code: "unknown-picture",
-      row: index + 1,
-      text: `Row ${index + 1} names the picture “${cell}”, which is not in the store; the piece's own is used.`,
-    });
+    notes.push(tableNote("unknown-picture", { row: index + 1, picture: cell }));
     return undefined;
   }
   if (isText(own) && cell.length > LIMITS.text) {
-    notes.push({
-      code: "too-long",
-      row: index + 1,
-      text: `Row ${index + 1}: ${slot} has ${cell.length} characters and a slot holds ${LIMITS.text}; the piece's own words are used.`,
-    });
+    const about = { row: index + 1, slot, length: cell.length, most: LIMITS.text };
+    notes.push(tableNote("too-long", about));
     return undefined;
   }
   return { text: cell };

@@ -56,10 +56,6 @@ export const Logo = z.object({
 });
 export type Logo = z.infer<typeof Logo>;
 
-/** A version of a logo as a person calls it. */
-export const logoName = ({ kind, ink, ground }: Logo): string =>
-  `${ink === "one-colour" ? "one-colour " : ""}${kind === "full" ? "full logo" : "mark"} for ${ground} ground${ground === "any" ? "" : "s"}`;
-
 export const Treatment = z.discriminatedUnion("kind", [
   z.object({ kind: z.literal("none") }),
   z.object({ kind: z.literal("duotone"), dark: Hex, light: Hex }),

@@ -1,7 +1,7 @@
 import { expect } from "chai";
 import { demoBrand } from "../../tests/support/demo";
 import { contrast, luminance } from "../colour";
-import { AdjustStyle } from "../picture";
+import { AdjustStyle } from "../piece";
 import { filtersOf } from "./index";
 
 describe("filters", () => {

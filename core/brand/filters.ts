@@ -1,5 +1,6 @@
 import { contrast, luminance } from "../colour";
-import type { AdjustStyle } from "../piece/adjust-style";
+import type { AdjustStyle } from "../piece";
+import { filterWords } from "../wording/looks";
 import type { Brand, BrandColour } from "./brand";
 
 /** Something done to a photograph, by name; without an adjustment it is what the brand does to all of them. */
@@ -17,15 +18,18 @@ export function filtersOf(brand: Brand): Filter[] {
   const plain = { duotone: "none" } as const;
   const treated = brand.defaults.treatment.kind !== "none";
   return [
-    { name: "As the brand has it" },
-    ...(treated ? [{ name: "As photographed", adjust: plain }] : []),
+    { name: filterWords.brand },
+    ...(treated ? [{ name: filterWords.plain, adjust: plain }] : []),
     ...duotonesOf(brand.colours),
-    { name: "Grey", adjust: { ...plain, greyscale: 1, contrast: 0.1 } },
-    { name: "Warm", adjust: { ...plain, warmth: 0.7, saturation: 0.08 } },
-    { name: "Cool", adjust: { ...plain, warmth: -0.7, contrast: 0.06 } },
-    { name: "Faded", adjust: { ...plain, contrast: -0.3, saturation: -0.4, brightness: 0.18 } },
-    { name: "Strong", adjust: { ...plain, contrast: 0.4, saturation: 0.2 } },
-    { name: "Grained", adjust: { grain: { amount: 0.5, seed: 7 }, contrast: 0.12 } },
+    { name: filterWords.grey, adjust: { ...plain, greyscale: 1, contrast: 0.1 } },
+    { name: filterWords.warm, adjust: { ...plain, warmth: 0.7, saturation: 0.08 } },
+    { name: filterWords.cool, adjust: { ...plain, warmth: -0.7, contrast: 0.06 } },
+    {
+      name: filterWords.faded,
+      adjust: { ...plain, contrast: -0.3, saturation: -0.4, brightness: 0.18 },
+    },
+    { name: filterWords.strong, adjust: { ...plain, contrast: 0.4, saturation: 0.2 } },
+    { name: filterWords.grained, adjust: { grain: { amount: 0.5, seed: 7 }, contrast: 0.12 } },
   ];
 }
 
@@ -41,7 +45,7 @@ function duotonesOf(colours: readonly BrandColour[]): Filter[] {
     .sort((a, b) => b.apart - a.apart)
     .slice(0, MOST_DUOTONES)
     .map(({ dark, light }) => ({
-      name: `${dark.name} and ${light.name}`,
+      name: filterWords.duotone({ dark: dark.name, light: light.name }),
       adjust: { duotone: { dark: dark.id, light: light.id } },
     }));
 }

@@ -14,10 +14,10 @@ import {
   fromOlderEdit,
   invertEdit,
   joinEdits,
-  nameOf,
   rebased,
   setting,
 } from "./index";
+import { nameOf } from "../wording/edits";
 
 const piece = demoPiece("quillmere", "opening-announcement");
 const headline: Address = ["message", "headline", "text"];

@@ -3,4 +3,3 @@ export * from "./edit";
 export * from "./difference";
 export { valueAt } from "./place";
 export { fromOlderEdit } from "./older";
-export { nameOf } from "./name";

@@ -1,16 +1,19 @@
 import { same } from "../same";
-import { logoName, type Brand, type BrandColour, type Logo, type Typeface } from "../brand";
+import type { Brand, BrandColour, Logo, Typeface } from "../brand";
+import { kitWords } from "../wording/kits";
 
 /** What is different in a kit, one sentence for each thing, for the list of its versions. */
 export function compareBrands(before: Brand, after: Brand): string[] {
   return [
-    ...(before.name === after.name ? [] : [`Called “${after.name}”, was “${before.name}”`]),
+    ...(before.name === after.name
+      ? []
+      : [kitWords.renamed({ before: before.name, after: after.name })]),
     ...compareColours(before.colours, after.colours),
     ...compareTypefaces(before.typefaces, after.typefaces),
     ...compareVoice(before.voice, after.voice),
     ...compareLogos(before.logos, after.logos),
     ...compareDefaults(before.defaults, after.defaults),
-    ...(same(before.spreads, after.spreads) ? [] : ["Other pinned spreads"]),
+    ...(same(before.spreads, after.spreads) ? [] : [kitWords.spreads()]),
   ];
 }
 
@@ -19,34 +22,42 @@ function compareColours(before: BrandColour[], after: BrandColour[]): string[] {
   const kept = new Set(after.map(({ id }) => id));
   return [
     ...after.flatMap((colour) => compareColour(old.get(colour.id), colour)),
-    ...before.filter(({ id }) => !kept.has(id)).map(({ name, hex }) => `${name} ${hex} taken out`),
+    ...before.filter(({ id }) => !kept.has(id)).map(kitWords.colourGone),
   ];
 }
 
 function compareColour(before: BrandColour | undefined, after: BrandColour): string[] {
-  if (!before) return [`${after.name} ${after.hex} added`];
+  if (!before) return [kitWords.colourAdded(after)];
+  const { name } = after;
   return [
-    ...(before.name === after.name ? [] : [`${before.name} is called ${after.name}`]),
+    ...(before.name === after.name
+      ? []
+      : [kitWords.colourRenamed({ before: before.name, after: after.name })]),
     ...(before.hex.toUpperCase() === after.hex.toUpperCase()
       ? []
-      : [`${after.name} ${before.hex} → ${after.hex}`]),
-    ...(before.role === after.role ? [] : [`${after.name} is ${after.role}, was ${before.role}`]),
+      : [kitWords.colourChanged({ name, before: before.hex, after: after.hex })]),
+    ...(before.role === after.role
+      ? []
+      : [kitWords.colourRole({ name, before: before.role, after: after.role })]),
   ];
 }
 
-const FACES = { headline: "Headlines", text: "Text", accent: "Accents" } as const;
-
 const compareTypefaces = (before: Brand["typefaces"], after: Brand["typefaces"]): string[] =>
   (["headline", "text", "accent"] as const).flatMap((role) =>
-    compareFaces(FACES[role], before[role], after[role]),
+    compareFaces(role, before[role], after[role]),
   );
 
-function compareFaces(what: string, before?: Typeface, after?: Typeface): string[] {
+function compareFaces(
+  role: keyof Brand["typefaces"],
+  before?: Typeface,
+  after?: Typeface,
+): string[] {
   if (same(before, after)) return [];
-  if (!after) return [`${what} have no typeface of their own any more`];
-  if (!before) return [`${what} in ${after.family}`];
-  if (before.family !== after.family) return [`${what} in ${after.family}, was ${before.family}`];
-  return [`${what} set in another way`];
+  if (!after) return [kitWords.faceGone({ role })];
+  if (!before) return [kitWords.faceAdded({ role, family: after.family })];
+  if (before.family !== after.family)
+    return [kitWords.faceChanged({ role, before: before.family, after: after.family })];
+  return [kitWords.faceSet({ role })];
 }
 
 function compareLogos(before: Logo[], after: Logo[]): string[] {
@@ -54,33 +65,25 @@ function compareLogos(before: Logo[], after: Logo[]): string[] {
   const has = new Set(after.map(({ file }) => file));
   const kept = (logos: Logo[], in_: Set<string>) => logos.filter(({ file }) => in_.has(file));
   return [
-    ...after.filter(({ file }) => !had.has(file)).map((logo) => `A ${logoName(logo)} added`),
-    ...before.filter(({ file }) => !has.has(file)).map((logo) => `A ${logoName(logo)} taken out`),
-    ...(same(kept(before, has), kept(after, had)) ? [] : ["Logos used in another way"]),
+    ...after.filter(({ file }) => !had.has(file)).map((logo) => kitWords.logoAdded({ logo })),
+    ...before.filter(({ file }) => !has.has(file)).map((logo) => kitWords.logoGone({ logo })),
+    ...(same(kept(before, has), kept(after, had)) ? [] : [kitWords.logos()]),
   ];
 }
 
-const DEFAULTS: [keyof Brand["defaults"], string][] = [
-  ["corner", "Corners"],
-  ["treatment", "Picture treatment"],
-  ["plateStrength", "Plate strength"],
-  ["marginScale", "Margins"],
-];
+const DEFAULTS = ["corner", "treatment", "plateStrength", "marginScale"] as const;
 
 const compareDefaults = (before: Brand["defaults"], after: Brand["defaults"]): string[] =>
-  DEFAULTS.filter(([key]) => !same(before[key], after[key])).map(([, name]) => `${name} changed`);
+  DEFAULTS.filter((what) => !same(before[what], after[what])).map((what) =>
+    kitWords.changed({ what }),
+  );
 
-const VOICE: [keyof Brand["voice"], string][] = [
-  ["handle", "Handle"],
-  ["site", "Site"],
-  ["callsToAction", "Calls to action"],
-  ["hashtags", "Hashtags"],
-  ["avoid", "Words to avoid"],
-  ["tone", "Tone"],
-];
+const VOICE = ["handle", "site", "callsToAction", "hashtags", "avoid", "tone"] as const;
 
 const compareVoice = (before: Brand["voice"], after: Brand["voice"]): string[] =>
-  VOICE.filter(([key]) => !same(before[key], after[key])).map(([, name]) => `${name} changed`);
+  VOICE.filter((what) => !same(before[what], after[what])).map((what) =>
+    kitWords.changed({ what }),
+  );
 
 /** Whether graphics that were made before would come out otherwise now: words of the voice do not count. */
 export const looksOther = (before: Brand, after: Brand): boolean =>

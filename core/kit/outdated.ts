@@ -2,6 +2,7 @@ import type { Brand } from "../brand";
 import type { Piece } from "../piece";
 import type { Placement } from "../placements";
 import { same } from "../same";
+import { outdatedWords } from "../wording/kits";
 import { compareBrands, looksOther } from "./compare";
 
 /** A piece, its brand and where it goes, as they were when something was made of them or as they are. */
@@ -13,10 +14,10 @@ export interface State {
 
 /** Why graphics that were made then would come out otherwise now, in words; empty when they would not. */
 export function outdated(then: State, now: State): string[] {
-  if (then.brand.id !== now.brand.id) return [`It is in ${now.brand.name} now`];
+  if (then.brand.id !== now.brand.id) return [outdatedWords.brand(now.brand)];
   return [
     ...(looksOther(then.brand, now.brand) ? compareBrands(then.brand, now.brand) : []),
-    ...(same(shown(then.piece, then), shown(now.piece, then)) ? [] : ["The piece was changed"]),
+    ...(same(shown(then.piece, then), shown(now.piece, then)) ? [] : [outdatedWords.piece()]),
     ...correctedOf(then, now),
   ];
 }
@@ -39,7 +40,7 @@ function shown(piece: Piece, { places }: State): unknown {
 const correctedOf = ({ places: then = [] }: State, { places: now = [] }: State): string[] =>
   then.flatMap((was) => {
     const is = now.find(({ id }) => id === was.id);
-    return is && facts(is) !== facts(was) ? [`“${is.name}” was corrected`] : [];
+    return is && facts(is) !== facts(was) ? [outdatedWords.placement(is)] : [];
   });
 
 /** What decides how a size is laid out. */

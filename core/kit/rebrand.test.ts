@@ -20,7 +20,7 @@ const painted = (headline: string, plate: string): Piece => ({
 
 const headlineOf = (piece: Piece) => piece.arrangement.find(({ role }) => role === "headline")!;
 
-describe("a piece in another brand's clothes", () => {
+describe("a piece in another brand", () => {
   it("keeps tokens that name roles, and says nothing about them", () => {
     const before = painted("accent", "#123456");
     const { piece: after, notes } = rebrand(before, quillmere, saltlight);

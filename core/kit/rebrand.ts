@@ -9,8 +9,9 @@ import {
   type Spread,
 } from "../colour";
 import { onBrand, type Piece } from "../piece";
+import { rebrandWords } from "../wording/kits";
 
-/** A piece in another brand's clothes, with what a person should look at. */
+/** A piece in another brand, with what a person should look at. */
 export interface Rebranded {
   piece: Piece;
   notes: string[];
@@ -52,11 +53,13 @@ function colourSwaps(piece: Piece, from: Brand, to: Brand): Swap[] {
       .map((one) => ({ one, apart: difference(one.hex, hex) }))
       .sort((a, b) => a.apart - b.apart)[0]!.one;
     const into = sameRole && token === colour.id ? sameRole : nearest;
-    const apart = difference(into.hex, hex).toFixed(1);
-    const why = into === sameRole ? `both are ${colour.role}` : "the nearest there is";
-    return [
-      { token, into: into.id, note: `${colour.name} became ${into.name}: ${why}, ΔE00 ${apart}` },
-    ];
+    const note = rebrandWords.colour({
+      from: colour.name,
+      into: into.name,
+      role: into === sameRole ? colour.role : undefined,
+      apart: difference(into.hex, hex),
+    });
+    return [{ token, into: into.id, note }];
   });
 }
 
@@ -83,10 +86,8 @@ function lacking({ arrangement, message }: Piece, { name, logos, voice }: Brand)
   const asks = (role: string) =>
     arrangement.some((node) => node.role === role && !(node.slot && message[node.slot]));
   return [
-    ...(asks("logo") && logos.length === 0
-      ? [`${name} has no logo, so its place stays empty`]
-      : []),
-    ...(asks("handle") && !voice.handle ? [`${name} has no handle`] : []),
-    ...(asks("site") && !voice.site ? [`${name} has no site`] : []),
+    ...(asks("logo") && logos.length === 0 ? [rebrandWords.noLogo({ name })] : []),
+    ...(asks("handle") && !voice.handle ? [rebrandWords.noHandle({ name })] : []),
+    ...(asks("site") && !voice.site ? [rebrandWords.noSite({ name })] : []),
   ];
 }

@@ -2,6 +2,7 @@ import { converter } from "culori";
 import type { BrandColour, BrandRole } from "../brand";
 import { contrast, difference, luminance, type Hex } from "../colour";
 import type { PaletteReading } from "./read";
+import { colourWords } from "../wording/kits";
 
 /** A colour that a kit could take, and where it comes from. */
 export interface ProposedColour extends BrandColour {
@@ -50,7 +51,7 @@ const lightest = (list: Hex[]): Hex | undefined =>
   [...list].sort((a, b) => luminance(b) - luminance(a))[0];
 
 const fromPicture = (hex: Hex, ground: Hex | undefined): string =>
-  hex === ground ? "the ground of the picture" : "a flat area of the picture";
+  hex === ground ? colourWords.ofGround() : colourWords.ofArea();
 
 const proposal = (hex: Hex, role: BrandRole, from: string): ProposedColour => ({
   id: "",
@@ -62,12 +63,10 @@ const proposal = (hex: Hex, role: BrandRole, from: string): ProposedColour => ({
 
 /** Something light to stand on and something dark to write with. */
 const missing = (roles: BrandRole[]): ProposedColour[] => [
-  ...(roles.includes("paper")
-    ? []
-    : [proposal("#FFFFFF", "paper", "added: a kit needs a light ground")]),
+  ...(roles.includes("paper") ? [] : [proposal("#FFFFFF", "paper", colourWords.addedPaper())]),
   ...(roles.includes("ink") || roles.includes("primary")
     ? []
-    : [proposal("#1A1A1A", "ink", "added: a kit needs a colour for words")]),
+    : [proposal("#1A1A1A", "ink", colourWords.addedInk())]),
 ];
 
 /** Oklch hues, in degrees, up to which a name goes. Common names, our own borders. */

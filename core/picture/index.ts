@@ -1,5 +1,4 @@
 export { adjust, adjustedHex, adjustKey, isEven, type Adjust } from "./adjust";
-export { AdjustStyle } from "../piece/adjust-style";
 export { readArt } from "./art";
 export { cropBeyond } from "./beyond";
 export {

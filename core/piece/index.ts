@@ -1,7 +1,9 @@
 export * from "./piece";
+export { AdjustStyle } from "./adjust-style";
 export * from "./style";
 export * from "./layout-id";
 export { fromOlder } from "./older";
+export { withFineSlots } from "./older-fine";
 export { shownWithIds, withLayoutIds } from "./older-layout";
 export { withPlaces, type FrameOf } from "./older-places";
 export { followingAgain, isLocal, localOf, pictureStyleOf, type PictureStyle } from "./values";

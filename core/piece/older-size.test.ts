@@ -1,5 +1,5 @@
 import { expect } from "chai";
-import { layoutName } from "../preflight";
+import { layoutName } from "../wording/layouts";
 import {
   LayoutId,
   layoutKey,

@@ -1,6 +1,7 @@
 import { expect } from "chai";
 import { demoPiece } from "../../tests/support/demo";
-import { fromOlder, isPicture, Piece } from "./index";
+import { fineKey } from "../preflight";
+import { fromOlder, isPicture, Piece, withFineSlots } from "./index";
 
 describe("a piece that was written before pictures had areas", () => {
   const now = demoPiece("quillmere", "opening-announcement");
@@ -29,5 +30,21 @@ describe("a piece that was written before pictures had areas", () => {
   it("is left alone when it is written as now, or is no piece at all", () => {
     expect(fromOlder(now)).to.deep.equal(now);
     for (const data of [null, 3, "x", [], {}]) expect(fromOlder(data)).to.deep.equal(data);
+  });
+});
+
+describe("what was called fine", () => {
+  const now = demoPiece("quillmere", "opening-announcement");
+
+  it("is known by its slot and not by what the slot is called, once and for all", () => {
+    const fine = ["story|left-out|cta|call to action", "story|overlap|a|the boats"];
+    const once = withFineSlots({ ...now, fine });
+    expect(once).to.deep.include({
+      fine: ["story|left-out|cta|call-to-action", "story|overlap|a|the boats"],
+    });
+    expect(withFineSlots(once)).to.deep.equal(once);
+    expect(fineKey("story", { code: "left-out", node: "cta", slot: "call-to-action" })).to.equal(
+      (once as { fine: string[] }).fine[0],
+    );
   });
 });

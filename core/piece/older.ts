@@ -1,3 +1,4 @@
+import { withFineSlots } from "./older-fine";
 import { withLayoutIds } from "./older-layout";
 import { withPlaces } from "./older-places";
 
@@ -21,7 +22,7 @@ export function fromOlder(data: unknown): unknown {
   const message = Object.fromEntries(
     Object.entries(data.message).map(([slot, filling]) => [slot, withArea(filling)]),
   );
-  return withPlaces(withLayoutIds({ ...data, message }));
+  return withFineSlots(withPlaces(withLayoutIds({ ...data, message })));
 }
 
 function withArea(filling: unknown): unknown {

@@ -3,7 +3,8 @@ import { demoPieces, demoSources } from "../../tests/support/demo";
 import { makeScene } from "../engine";
 import { change, codesAt as codes, layoutOf, moved } from "../../tests/support/layouts";
 import type { Placed } from "../refit";
-import { check, findingCodes, wordingOf } from "./index";
+import { check, findingCodes } from "./index";
+import { wordingOf } from "../wording/findings";
 import { placementById } from "../placements";
 
 describe("preflight", () => {

@@ -1,8 +1,7 @@
-import { layoutName } from "./layout-name";
 import { contrastNeeded, contrast, difference, luminance, luminanceContrast } from "../colour";
 import { bottom, contains, right, type Box } from "../geometry";
-import { isFact, RULING_SLOTS, slotName } from "../message";
-import { sameLayout, type Node } from "../piece";
+import { isFact, RULING_SLOTS } from "../message";
+import { layoutKey, sameLayout, type Node } from "../piece";
 import { cssPerPixel, keptArea, roomOf } from "../placements";
 import { groundBehind, type Layout, type Placed } from "../refit";
 import type { ResolvedNode, ResolvedPiece } from "../resolve";
@@ -29,8 +28,14 @@ export function check(layout: Layout): Finding[] {
 /** By what a finding that a person called fine is known again: what it is about, on which size. */
 export const fineKey = (
   placement: string,
-  { code, node = "", about = "" }: Pick<Finding, "code" | "node" | "about">,
-): string => [placement, code, node, about].join("|");
+  {
+    code,
+    node = "",
+    about = "",
+    slot,
+    layout,
+  }: Pick<Finding, "code" | "node" | "about" | "slot" | "layout">,
+): string => [placement, code, node, slot ?? (layout ? layoutKey(layout) : about)].join("|");
 
 function everything(layout: Layout): Finding[] {
   const empty = layout.placed.every((item) => item.node.role === "backdrop");
@@ -55,7 +60,7 @@ const hasSomethingToSay = ({ type }: ResolvedNode): boolean => type !== "shape" 
 function checkPicked({ resolved, placement, layoutId }: Layout): Finding[] {
   const picked = resolved.piece.sizes.find((size) => size.placement === placement.id)?.layout;
   if (picked === undefined || sameLayout(picked, layoutId)) return [];
-  return [{ code: "layout-gone", level: "look-again", about: layoutName(picked) }];
+  return [{ code: "layout-gone", level: "look-again", layout: picked }];
 }
 
 /** What is not the brand's, with what of the brand's comes nearest. */
@@ -252,12 +257,12 @@ function missed(
   node: Node | undefined,
   rules: boolean,
   large: boolean,
-): Pick<Finding, "code" | "level" | "about"> {
+): Pick<Finding, "code" | "level" | "slot"> {
   const { role, keep, slot } = node ?? {};
   if (role === "logo") return { code: "logo-left-out", level: "look-again" };
   if (keep === "always" || (role === "headline" && !rules))
     return { code: "always-left-out", level: "must-fix" };
   if (slot === undefined) return { code: "left-out", level: "note" };
   const level = large && isFact(slot) ? "look-again" : "note";
-  return { code: "left-out", level, about: slotName(slot).toLowerCase() };
+  return { code: "left-out", level, slot };
 }

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { LayoutId } from "../piece";
 
 const level = z.enum(["must-fix", "look-again", "note"]);
 export type Level = z.infer<typeof level>;
@@ -34,7 +35,7 @@ const codes = [
   "nothing-fits",
 ] as const;
 
-/** What a check found, as data; the words for it are in `wording.ts`. */
+/** What a check found, as data; the words for it are in `wording/findings.ts`. */
 export const Finding = z.object({
   code: z.enum(codes),
   level,
@@ -45,6 +46,10 @@ export const Finding = z.object({
   unit: z.enum(["px", "css-px", "ratio", "percent"]).optional(),
   /** What it is about: the other node, the crop, the characters. */
   about: z.string().optional(),
+  /** The slot that is not seen. */
+  slot: z.string().optional(),
+  /** The layout that a person picked and that cannot be had. */
+  layout: LayoutId.optional(),
   /** What would set it right at once: the raw value, and the brand's token with its name. */
   mend: z.object({ from: z.string(), to: z.string().optional(), name: z.string() }).optional(),
 });

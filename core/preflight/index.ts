@@ -3,5 +3,3 @@ export { check, fineKey } from "./check";
 export { checkPiece } from "./piece";
 export { inkOf } from "./ink";
 export { reportOf, type LayoutReport, type NodeReport } from "./report";
-export { roleName, wordingOf } from "./wording";
-export { layoutName } from "./layout-name";

@@ -1,4 +1,3 @@
-import { slotName } from "../message";
 import type { Finding } from "./finding";
 import type { LayoutReport } from "./report";
 
@@ -11,6 +10,6 @@ export function checkPiece(reports: readonly Pick<LayoutReport, "slots" | "shown
     .map((slot) => ({
       code: "on-no-size",
       level: "must-fix",
-      about: slotName(slot).toLowerCase(),
+      slot,
     }));
 }

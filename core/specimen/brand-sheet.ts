@@ -1,4 +1,5 @@
-import { brandSpreads, logoName, typefacesOf, type Brand, type Logo } from "../brand";
+import { brandSpreads, typefacesOf, type Brand, type Logo } from "../brand";
+import { logoName } from "../wording/kits";
 import { contrast, hexOf, onColour, rgb, tintsOf, type Hex, type Spread } from "../colour";
 import { box, type Box } from "../geometry";
 import type { Style } from "../piece";

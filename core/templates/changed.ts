@@ -1,5 +1,6 @@
 import { paletteOf, type Brand } from "../brand";
 import { isPicture, type Piece } from "../piece";
+import { lookWords } from "../wording/looks";
 
 /** What is different about a piece in another look, in words: its ground, its button, pictures. */
 export function whatChanged(before: Piece, after: Piece, brand: Brand): string[] {
@@ -7,18 +8,17 @@ export function whatChanged(before: Piece, after: Piece, brand: Brand): string[]
     ReturnType<typeof paletteOf>,
     ReturnType<typeof paletteOf>,
   ];
-  const colour = (hex: string): string =>
-    brand.colours.find((one) => one.hex.toLowerCase() === hex.toLowerCase())?.name ?? "a tint";
+  const colour = (hex: string) =>
+    brand.colours.find((one) => one.hex.toLowerCase() === hex.toLowerCase())?.name;
   const pictures = picturesShown(after);
   return [
-    ...(is.backdrop === was.backdrop ? [] : [`ground ${colour(is.backdrop)}`]),
-    ...(is.action === was.action || !hasButton(after) ? [] : [`button ${colour(is.action)}`]),
-    ...(pictures === picturesShown(before) ? [] : [picturesNote(pictures)]),
+    ...(is.backdrop === was.backdrop ? [] : [lookWords.ground({ colour: colour(is.backdrop) })]),
+    ...(is.action === was.action || !hasButton(after)
+      ? []
+      : [lookWords.button({ colour: colour(is.action) })]),
+    ...(pictures === picturesShown(before) ? [] : [lookWords.pictures({ count: pictures })]),
   ];
 }
-
-const picturesNote = (pictures: number): string =>
-  pictures === 0 ? "no picture" : pictures === 1 ? "one picture" : `${pictures} pictures`;
 
 const hasButton = ({ arrangement }: Piece): boolean =>
   arrangement.some(({ role, kind }) => role === "cta" && kind === "text");

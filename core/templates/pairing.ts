@@ -1,5 +1,6 @@
 import type { Brand } from "../brand";
 import type { Node, Role, Style } from "../piece";
+import { pairingWords } from "../wording/looks";
 
 /** A way of using a brand's typefaces: what the display words of an arrangement take on. */
 export interface Pairing {
@@ -15,22 +16,20 @@ const DISPLAY: ReadonlySet<Role> = new Set(["headline", "quote", "figure", "pric
 export function pairingsOf({ typefaces: { headline, accent } }: Brand): Pairing[] {
   const capitals = headline.case === "upper";
   return [
-    { id: "kit", name: "the kit’s typefaces", style: {} },
-    {
-      id: "text",
-      name: "headline in the text face",
-      style: { type: "text", weight: 700, leading: 1, tracking: -0.02 },
-    },
-    {
-      id: capitals ? "as-typed" : "capitals",
-      name: capitals ? "headline not in capitals" : "headline in capitals",
-      style: capitals ? { case: "as-typed" } : { case: "upper", leading: 0.95 },
-    },
-    ...(accent
-      ? [{ id: "accent", name: "headline in the accent face", style: { type: "accent" } as const }]
-      : []),
+    pairing("kit", {}),
+    pairing("text", { type: "text", weight: 700, leading: 1, tracking: -0.02 }),
+    capitals
+      ? pairing("as-typed", { case: "as-typed" })
+      : pairing("capitals", { case: "upper", leading: 0.95 }),
+    ...(accent ? [pairing("accent", { type: "accent" })] : []),
   ];
 }
+
+const pairing = (id: keyof typeof pairingWords, style: Pairing["style"]): Pairing => ({
+  id,
+  name: pairingWords[id],
+  style,
+});
 
 /** An arrangement whose display words are set in that way. */
 export const pairedAs = (arrangement: readonly Node[], { style }: Pairing): Node[] =>

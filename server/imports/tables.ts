@@ -1,7 +1,7 @@
 import iconv from "iconv-lite";
 import Papa from "papaparse";
 import type { TableAnswer } from "../../core/api";
-import { BATCH_LIMITS, Table, type TableNote } from "../../core/batch";
+import { BATCH_LIMITS, Table, tableNote, type TableNote } from "../../core/batch";
 import { problem } from "../../core/problem";
 import { readWorkbook } from "./workbook";
 
@@ -28,7 +28,7 @@ export function readTableText(text: string, name = "The table"): TableAnswer {
     step: ({ data, errors }) => {
       if (errors.some(({ code }) => code === "MissingQuotes")) refuseOpenQuote(count, name);
       if (errors.some(({ code }) => code === "InvalidQuotes") && count > 0)
-        notes.push(strayQuote(count));
+        notes.push(tableNote("stray-quote", { row: count }));
       // What cannot be used is counted, and not kept.
       if (count++ <= BATCH_LIMITS.rows) lines.push(data);
     },
@@ -42,12 +42,6 @@ function refuseOpenQuote(row: number, name: string): never {
   const why = `a quotation mark that opens a cell ${where} is never closed, so that the rows after it cannot be told apart. Close it, or write it twice if it belongs to the words`;
   throw problem("table-unreadable", { name, why });
 }
-
-const strayQuote = (row: number): TableNote => ({
-  code: "stray-quote",
-  row,
-  text: `Row ${row} has a quotation mark in the middle of a quoted cell; look whether its cells are as they should be.`,
-});
 
 function tableOf(
   lines: string[][],
@@ -65,10 +59,7 @@ function tableOf(
   const notes = [...found];
   const rows = body.slice(0, BATCH_LIMITS.rows);
   if (count - 1 > rows.length) {
-    notes.push({
-      code: "rows-dropped",
-      text: `The table has ${count - 1} rows; the first ${rows.length} are used, the rest are not.`,
-    });
+    notes.push(tableNote("rows-dropped", { count: count - 1, used: rows.length }));
   }
   const read = Table.safeParse({ columns, rows });
   if (!read.success) {
@@ -96,10 +87,7 @@ function decode(bytes: Buffer, name: string): { text: string; note?: TableNote }
     return {
       // Not TextDecoder: in some versions of Node it takes the code page for Latin-1, and loses € “ ” and –.
       text: notBinary(iconv.decode(bytes, "windows-1252"), name),
-      note: {
-        code: "encoding",
-        text: "The file is not UTF-8; it was read as Windows-1252. If accents look wrong, save it as CSV UTF-8.",
-      },
+      note: tableNote("encoding", {}),
     };
   }
 }

@@ -1,6 +1,6 @@
 import type { Cell, CellValue, Row, Workbook, Worksheet } from "exceljs";
 import { format } from "numfmt";
-import { BATCH_LIMITS, type TableNote } from "../../core/batch";
+import { BATCH_LIMITS, tableNote, type TableNote } from "../../core/batch";
 import { problem } from "../../core/problem";
 import { measureZip } from "../files/unzip";
 
@@ -118,16 +118,8 @@ function notesOf({ errors, dates, hidden }: Found): TableNote[] {
     const more = cells.length - MOST_NAMED;
     return cells.slice(0, MOST_NAMED).join(", ") + (more > 0 ? ` and ${more} more` : "");
   };
-  if (errors.length > 0)
-    notes.push({
-      code: "cell-error",
-      text: `Formulas have failed in ${named(errors)}; these cells came in empty, so that the piece's own words stay.`,
-    });
-  if (dates.length > 0)
-    notes.push({
-      code: "system-date",
-      text: `The file does not say how dates are written in ${named(dates)}; they came in as year-month-day. Give those cells a date format of their own, or write them as text.`,
-    });
-  if (hidden > 0) notes.push({ code: "hidden-rows", text: `${hidden} hidden rows were left out.` });
+  if (errors.length > 0) notes.push(tableNote("cell-error", { cells: named(errors) }));
+  if (dates.length > 0) notes.push(tableNote("system-date", { cells: named(dates) }));
+  if (hidden > 0) notes.push(tableNote("hidden-rows", { count: hidden }));
   return notes;
 }

@@ -6,12 +6,12 @@ import {
   isMade,
   isVoid,
   joinEdits,
-  nameOf,
   rebased,
   valueAt,
   type Change,
   type Edit,
 } from "../../core/edit";
+import { nameOf } from "../../core/wording/edits";
 import { inItsLanguage } from "../../core/language";
 import type { Piece } from "../../core/piece";
 import { Problem, problem } from "../../core/problem";

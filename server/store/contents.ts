@@ -1,6 +1,12 @@
 import { sql } from "drizzle-orm";
 import { fromOlderEdit, type Edit } from "../../core/edit";
-import { shownWithIds, withLayoutIds, withPlaces, type FrameOf } from "../../core/piece";
+import {
+  shownWithIds,
+  withFineSlots,
+  withLayoutIds,
+  withPlaces,
+  type FrameOf,
+} from "../../core/piece";
 import { shippedPlacement } from "../../core/placements";
 import type { Transaction } from "./database";
 import { mendIds } from "./ids";
@@ -11,6 +17,7 @@ const STEPS: ((tx: Transaction) => Promise<void>)[] = [
   sayEditsAnew,
   giveLayoutsIds,
   keepPlaces,
+  knowFineBySlots,
 ];
 
 export async function bringUpToDate(tx: Transaction): Promise<void> {
@@ -61,6 +68,11 @@ async function giveLayoutsIds(tx: Transaction): Promise<void> {
 async function keepPlaces(tx: Transaction): Promise<void> {
   const frameOf = await framesIn(tx);
   for (const column of WITH_PIECES) await each(tx, column, (value) => withPlaces(value, frameOf));
+}
+
+/** Findings that were called fine were known by what their slot was called. */
+async function knowFineBySlots(tx: Transaction): Promise<void> {
+  for (const column of WITH_PIECES) await each(tx, column, withFineSlots);
 }
 
 /** The frames of all placements, also of those that the team has corrected or added. */

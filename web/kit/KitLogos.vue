@@ -2,7 +2,8 @@
 import { X } from "@lucide/vue";
 import { NButton } from "naive-ui";
 import { computed, ref, shallowRef } from "vue";
-import { Logo, logoName, type BrandColour } from "../../core/brand";
+import { Logo, type BrandColour } from "../../core/brand";
+import { logoName } from "../../core/wording/kits";
 import { luminance } from "../../core/colour";
 import type { FileId, PictureFile } from "../../core/files";
 import { asLogo, proposedLogos, type LogoProposal } from "../../core/kit";

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import { logoName, type BrandColour, type Logo } from "../../core/brand";
+import { type BrandColour, type Logo } from "../../core/brand";
+import { logoName } from "../../core/wording/kits";
 import type { Hex } from "../../core/colour";
 import type { PictureFile } from "../../core/files";
 

@@ -7,11 +7,11 @@ import {
   editTo,
   invertEdit,
   isMade,
-  nameOf,
   rebased,
   setting,
   type Edit,
 } from "../../core/edit";
+import { nameOf } from "../../core/wording/edits";
 import type { Piece } from "../../core/piece";
 import { Problem } from "../../core/problem";
 import { same } from "../../core/same";

@@ -1,5 +1,6 @@
 import type { PieceAnswer } from "../../core/api";
-import { addressKey, applyEdit, nameOf, type Edit } from "../../core/edit";
+import { addressKey, applyEdit, type Edit } from "../../core/edit";
+import { nameOf } from "../../core/wording/edits";
 import type { Piece } from "../../core/piece";
 import { RequestError } from "../api/request-error";
 import type { EditQueue } from "./edit-queue";

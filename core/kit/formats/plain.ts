@@ -1,5 +1,6 @@
 import type { Brand, BrandColour } from "../../brand";
 import { readColour, rgb } from "../../colour";
+import { colourWords } from "../../wording/kits";
 import { colourId } from "../make";
 
 /** CSS custom properties, one for each colour and typeface. */
@@ -51,13 +52,13 @@ export function readPaletteText(text: string): Found {
     const parts = [r, g, b].map(Number);
     const right = r !== undefined && parts.every((part) => part <= 255);
     const hex = right ? readColour(`rgb(${parts.join(" ")})`) : undefined;
-    return [{ name: name?.trim() || `Colour ${index + 1}`, hex, line: index + 1 }];
+    return [
+      { name: name?.trim() || colourWords.unnamed({ line: index + 1 }), hex, line: index + 1 },
+    ];
   });
   const found = collected(rows.filter(({ hex }) => hex !== undefined));
   const wrong = rows.filter(({ hex }) => hex === undefined);
-  const notes = wrong.map(
-    ({ line }) => `Line ${line} is not three numbers from 0 to 255 and is left out.`,
-  );
+  const notes = wrong.map(colourWords.badLine);
   return { ...found, notes };
 }
 

@@ -1,4 +1,5 @@
 import type { BrandColour } from "../../brand";
+import { colourWords } from "../../wording/kits";
 import { readCss, readPaletteText } from "./plain";
 import { readTokens } from "./tokens";
 
@@ -19,7 +20,7 @@ function readJson(text: string): ColoursRead {
   try {
     return readTokens(JSON.parse(text));
   } catch (error) {
-    const why = error instanceof Error ? error.message : "it is damaged";
-    return { colours: [], notes: [`The tokens cannot be read as JSON: ${why}.`] };
+    const why = error instanceof Error ? error.message : undefined;
+    return { colours: [], notes: [colourWords.noJson({ why })] };
   }
 }

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import type { Brand, BrandColour, BrandRole, Typeface } from "../../brand";
 import { readColour, rgb, type Hex } from "../../colour";
+import { colourWords } from "../../wording/kits";
 import { colourId } from "../make";
 
 /**
@@ -75,7 +76,7 @@ export function readTokens(document: unknown): { colours: BrandColour[]; notes: 
     const hex = hexOf(resolved(token, tokens));
     const name = token.description ?? spoken(token.path.at(-1)!);
     if (!hex) {
-      notes.push(`The colour token “${token.path.join(".")}” cannot be read and is left out.`);
+      notes.push(colourWords.badToken({ token: token.path.join(".") }));
       continue;
     }
     const id = colourId(token.path.at(-1)!, taken);

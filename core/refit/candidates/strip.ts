@@ -7,7 +7,8 @@ import { logoIn } from "../words/logo";
 import { hasMedia, type Parts } from "../structure/parts";
 import { setToFit } from "../../type";
 import type { Stage } from "../structure/stage";
-import { ctaBlock, detailsBlock, type WordLayout, type WordRoom } from "../words/words";
+import { detailsBlock, type WordLayout, type WordRoom } from "../words/words";
+import { ctaBlock } from "../words/signature";
 
 /** Wider than this and everything stands on one line. */
 const LEAST_RATIO = 2.6;

@@ -14,7 +14,8 @@ import {
 import type { Hex } from "../../colour";
 import type { ResolvedPiece } from "../../resolve";
 import { composedFrame } from "../../piece";
-import { nodesOf, partsOf, type Parts } from "./parts";
+import { nodesOf, type Parts } from "./parts";
+import { partsOf } from "./read-parts";
 
 /** Text that was composed larger than usual stays so, up to this many times the usual size. */
 const MOST_TEXT = 2.2;

@@ -1,15 +1,8 @@
 import { keptGap, stack } from "./block";
 import { groupGap } from "../structure/gaps";
 import type { Parts } from "../structure/parts";
-import {
-  apart,
-  footLine,
-  signAtMargins,
-  stacked,
-  twoColumns,
-  underHead,
-  type WordLayout,
-} from "./words";
+import { apart, footLine, stacked, twoColumns, underHead, type WordLayout } from "./words";
+import { signAtMargins } from "./signature";
 
 /** The signature over everything else, from margin to margin: who speaks, before what is said. */
 const signedAbove =

@@ -2,7 +2,8 @@
 import { NButton } from "naive-ui";
 import { computed } from "vue";
 import { onBrand } from "../../../core/piece";
-import { fineKey, wordingOf, type Finding } from "../../../core/preflight";
+import { fineKey, type Finding } from "../../../core/preflight";
+import { wordingOf } from "../../../core/wording/findings";
 import { usePiece } from "../piece";
 
 /** A finding in words; it can be pointed at on its size. */

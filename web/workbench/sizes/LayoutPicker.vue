@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from "vue";
 import { layoutKey, localOf, sameLayout, type LayoutId, type Piece } from "../../../core/piece";
-import { layoutName } from "../../../core/preflight";
+import { layoutName } from "../../../core/wording/layouts";
 import type { Placement } from "../../../core/placements";
 import { api } from "../../api/client";
 import { usePiece } from "../piece";

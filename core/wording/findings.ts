@@ -1,4 +1,6 @@
-import type { Finding } from "./finding";
+import { slotName } from "../message";
+import type { Finding } from "../preflight";
+import { layoutName } from "./layouts";
 
 const roleNames: Record<string, string> = {
   cta: "Call to action",
@@ -16,6 +18,9 @@ const cannotPaint: Record<string, string> = {
 };
 
 const number = (value = 0, digits = 0): string => value.toFixed(digits);
+
+/** A slot as it is called within a sentence. */
+const inText = (slot: string): string => slotName(slot).toLowerCase();
 
 interface Wording {
   title: string;
@@ -80,16 +85,16 @@ const wordings: Record<Finding["code"], (finding: Finding, who: string) => Wordi
     title: "The picture is too small here",
     text: `It has ${number(measured)} % of the pixels that this size shows, so it looks soft. A larger copy helps.`,
   }),
-  "left-out": ({ about }, who) => ({
-    title: about ? `Without ${about}` : `${who} is left out here`,
+  "left-out": ({ slot }, who) => ({
+    title: slot ? `Without ${inText(slot)}` : `${who} is left out here`,
     text: "There is no room for it at a readable size. Fewer words, or another layout, make room.",
   }),
   "logo-left-out": () => ({
     title: "Without the logo",
     text: "There is no room for the logo or the brand's name at a size that can be read.",
   }),
-  "on-no-size": ({ about }) => ({
-    title: `The ${about ?? "slot"} stands on no size`,
+  "on-no-size": ({ slot }) => ({
+    title: `The ${slot ? inText(slot) : "slot"} stands on no size`,
     text: "These words are in the message, but no size has room for them. Shorten the others, take these out, or add a larger size.",
   }),
   "always-left-out": (_finding, who) => ({
@@ -128,9 +133,9 @@ const wordings: Record<Finding["code"], (finding: Finding, who: string) => Wordi
     title: `${who} has no size`,
     text: "Its box is nothing wide or nothing high, so it is not shown. Give it a size, or take it out.",
   }),
-  "layout-gone": ({ about }) => ({
+  "layout-gone": ({ layout }) => ({
     title: "The picked layout is not possible any more",
-    text: `“${about}” cannot be had with these words; the best that can is shown. Pick another, or shorten the words.`,
+    text: `${layout ? `“${layoutName(layout)}”` : "It"} cannot be had with these words; the best that can is shown. Pick another, or shorten the words.`,
   }),
   "nothing-fits": () => ({
     title: "Nothing fits this size",

@@ -1,6 +1,5 @@
 import { slotName } from "../message";
-import type { Address } from "./address";
-import type { Edit, EditName } from "./edit";
+import type { Address, Edit, EditName } from "../edit";
 
 const NAMES: Record<EditName, string> = {
   arrangement: "another look",

@@ -1,0 +1,297 @@
+import { defaultSpread, type Brand, type Palette, type Typeface } from "../brand";
+import { contrast, luminance, type Hex } from "../colour";
+import { priceParts } from "../message";
+import { subjectOf } from "../picture";
+import { Framing, isPicture, isText, type Node, type Piece } from "../piece";
+import { PROSE_LEADING, DISPLAY_LEADING } from "../rules";
+import { iconPath, codeFor } from "../shape";
+import { shelfTypeface } from "../shelf";
+import { withQuotes, plainText, isProse, hanLanguage } from "../text";
+import type { TypeStyle, Optical } from "../type";
+import { roleStyles } from "./defaults";
+import { versionsOf, emblemOf, emblemColour } from "./logos";
+import type { Sources } from "./resolve";
+import type { ResolvedNode, AbsentReason, TextNode } from "./resolved";
+import { StyleReader } from "./style-reader";
+
+/** Bold type from this weight on is made bolder still where it is to stand out. */
+const ALREADY_BOLD = 600;
+const BOLD = 700;
+const BLACK = 900;
+
+/** For codes in brands without a dark colour. */
+const BLACK_INK: Hex = "#000000";
+
+/** The look-ups of one node, which share its style and the brand. */
+export class OneNode {
+  private readonly defaults;
+  private readonly style: StyleReader;
+
+  constructor(
+    private readonly node: Node,
+    private readonly piece: Piece,
+    private readonly brand: Brand,
+    private readonly palette: Palette,
+    private readonly sources: Sources,
+    private readonly onRaw: (what: "colour" | "face", value: string) => void,
+  ) {
+    this.defaults = roleStyles[node.role];
+    this.style = new StyleReader(node.style, brand, palette, (hex) => onRaw("colour", hex));
+  }
+
+  resolve(): ResolvedNode | AbsentReason {
+    if (this.node.hidden) return "hidden";
+    if (this.node.box.width <= 0 || this.node.box.height <= 0) return "no-area";
+    if (this.node.role === "logo") return this.logo();
+    switch (this.node.kind) {
+      case "text":
+        return this.text();
+      case "picture":
+        return this.picture();
+      case "shape":
+        return this.shape(this.node.style.shape ?? "rectangle");
+      case "line":
+        return this.shape("line");
+      case "icon":
+        return this.icon();
+      case "code":
+        return this.code();
+      case "chart":
+        return "not-painted-yet";
+    }
+  }
+
+  private get common() {
+    const { id, role, slot, part, unplaced, box: at, on, style } = this.node;
+    const { blend = "normal" } = style;
+    const { shadow } = this.style;
+    return {
+      id,
+      role,
+      box: at,
+      ...(slot === undefined ? {} : { slot }),
+      ...(part === undefined ? {} : { part }),
+      ...(unplaced ? { unplaced } : {}),
+      ...(on === undefined ? {} : { on }),
+      importance: this.node.importance ?? this.defaults.importance,
+      always: this.node.keep === "always",
+      turn: style.turn ?? 0,
+      opacity: style.opacity ?? 1,
+      ...(blend === "normal" ? {} : { blend }),
+      ...(shadow ? { shadow } : {}),
+    };
+  }
+
+  private get ownColour() {
+    return this.style.colour(this.node.style.colour ?? this.defaults.colour);
+  }
+
+  private get words(): string {
+    const filling = this.node.slot ? this.piece.message[this.node.slot] : undefined;
+    const typed = isText(filling) ? filling.text.trim() : this.fromVoice();
+    const words = withQuotes(typed, this.languageOf(typed));
+    return this.node.part === undefined ? words : priceParts(words)[this.node.part];
+  }
+
+  private text(): ResolvedNode | AbsentReason {
+    return this.words ? this.setText(this.words) : "empty";
+  }
+
+  private setText(typed: string): TextNode {
+    const { style } = this.node;
+    const weight = style.weight ?? this.defaults.weight;
+    const colour = this.ownColour;
+    const { outline } = style;
+    return {
+      ...this.common,
+      type: "text",
+      text: plainText(typed),
+      paragraph: this.sources.typesetter.paragraph(typed, this.typeStyle(weight)),
+      colour,
+      accent: this.style.accent(colour),
+      marker: this.style.marker(colour),
+      ...(outline
+        ? { outline: { hex: this.style.colour(outline.colour), width: outline.width } }
+        : {}),
+      weight,
+      ...(style.size === undefined ? {} : { size: style.size }),
+      valign: style.valign ?? "top",
+      columns: style.columns ?? 1,
+      ...this.plate(),
+    };
+  }
+
+  /** The node's own style first, then the typeface's for headlines, then the role's. */
+  private typeStyle(weight: number): TypeStyle {
+    const { style } = this.node;
+    const type = style.type ?? this.defaults.type;
+    const typeface = this.typeface(type);
+    const { tracking, leading, case: letterCase } = this.defaults;
+    const house = type === "headline" ? typeface : undefined;
+    const asked = style.leading ?? house?.leading ?? leading;
+    const long = isProse(this.words);
+    const tight = long ? Math.max(asked, PROSE_LEADING) : asked;
+    return {
+      ...this.faces(typeface, weight, tight < DISPLAY_LEADING ? "display" : "text"),
+      case: long ? "as-typed" : (style.case ?? letterCase ?? typeface.case),
+      tracking: style.tracking ?? house?.tracking ?? tracking,
+      leading: tight,
+      features: style.features ?? [],
+      language: this.language,
+      gaps: this.gaps(tight),
+      align: style.align ?? this.usualAlign,
+    };
+  }
+
+  /** As the piece says; Chinese characters else tell by themselves whose they are. */
+  private languageOf(words: string): string {
+    return this.piece.language ?? hanLanguage(words) ?? "en";
+  }
+
+  private get language(): string {
+    return this.languageOf(this.words);
+  }
+
+  private faces(typeface: Typeface, weight: number, optical: Optical) {
+    const { language } = this;
+    const { typesetter } = this.sources;
+    const stronger = weight < ALREADY_BOLD ? BOLD : BLACK;
+    return {
+      chain: typesetter.chain(typeface, weight, optical, language),
+      strong: typesetter.chain(typeface, stronger, optical, language),
+    };
+  }
+
+  /** Between paragraphs; half as much between the points of a list. */
+  private gaps(leading: number) {
+    const paragraph = this.node.style.gap ?? (leading < DISPLAY_LEADING ? 0.3 : 0.55);
+    return { paragraph, item: 0.5 * paragraph };
+  }
+
+  private get usualAlign() {
+    return this.hasPlate && this.node.style.plate?.per !== "line" ? "centre" : "start";
+  }
+
+  /** A role of the brand's typefaces, or a family of the shelf by its id, which is not the brand's. */
+  private typeface(type: string): Typeface {
+    const { headline, text, accent = headline } = this.brand.typefaces;
+    const ofRole = { headline, text, accent }[type];
+    if (ofRole) return ofRole;
+    this.onRaw("face", type);
+    return shelfTypeface(type) ?? text;
+  }
+
+  /** A handle or site without a slot of its own is the brand's. */
+  private fromVoice(): string {
+    if (this.node.role === "handle") return this.brand.voice.handle;
+    if (this.node.role === "site") return this.brand.voice.site;
+    return "";
+  }
+
+  private get hasPlate(): boolean {
+    return this.node.style.plate !== undefined || this.node.role === "cta";
+  }
+
+  private plate() {
+    if (!this.hasPlate) return {};
+    const {
+      colour,
+      padding,
+      corner,
+      per = "block",
+    } = this.node.style.plate ?? { colour: "action" };
+    return {
+      plate: {
+        hex: this.style.colour(colour),
+        padding: padding ?? (per === "line" ? 0.22 : 0.8),
+        corner: corner ?? this.brand.defaults.corner,
+        per,
+      },
+    };
+  }
+
+  private picture(): ResolvedNode | AbsentReason {
+    const filling = this.node.slot ? this.piece.message[this.node.slot] : undefined;
+    if (!isPicture(filling)) return "empty";
+    const file = this.sources.pictures(filling.picture);
+    if (!file) return "file-missing";
+    const { frame, framing } = this.node.style;
+    return {
+      ...this.common,
+      type: "picture",
+      file,
+      subject: subjectOf(file, filling.areas ?? file.areas),
+      framing: framing ?? AS_IT_IS,
+      ...(frame ? { frame: this.style.shapeSpec(frame) } : {}),
+      adjust: this.style.adjust(),
+    };
+  }
+
+  private logo(): ResolvedNode | AbsentReason {
+    const versions = versionsOf(this.brand, this.sources.pictures);
+    if (versions.length === 0 && this.brand.logos.length > 0) return "file-missing";
+    return { ...this.common, type: "logo", versions, wordMark: this.wordMark };
+  }
+
+  private get wordMark(): TextNode {
+    const style = { ...WORD_MARK, ...this.node.style };
+    const { plate: _plate, size: _size, ...plain } = style;
+    const node = { ...this.node, style: plain };
+    const { piece, brand, palette, sources, onRaw } = this;
+    return new OneNode(node, piece, brand, palette, sources, onRaw).setText(brand.name);
+  }
+
+  /** The brand's mark in a tint of the ground. */
+  private emblem(): ResolvedNode | AbsentReason {
+    const emblem = emblemOf(this.brand, this.sources.pictures);
+    const { backdrop } = { ...defaultSpread(this.brand), ...this.piece.spread };
+    const colour = emblemColour(this.brand, backdrop, this.palette);
+    if (!colour) return "empty";
+    const shape = this.style.shapeSpec("emblem");
+    return { ...this.common, type: "shape", shape, colour, ...(emblem ? { emblem } : {}) };
+  }
+
+  private shape(kind: Parameters<StyleReader["shapeSpec"]>[0]): ResolvedNode | AbsentReason {
+    const { gradient, stroke } = this.style;
+    if (kind === "emblem") return this.emblem();
+    return {
+      ...this.common,
+      type: "shape",
+      shape: this.style.shapeSpec(kind),
+      colour: this.ownColour,
+      ...(gradient ? { gradient } : {}),
+      ...(stroke ? { stroke } : {}),
+    };
+  }
+
+  private icon(): ResolvedNode | AbsentReason {
+    const icon = this.sources.icons(this.node.style.icon ?? "");
+    return icon
+      ? { ...this.common, type: "icon", d: iconPath(icon), colour: this.ownColour }
+      : "unknown-icon";
+  }
+
+  /** Its own colour if a camera can tell it from the ground, else the darkest of the spread. */
+  private inkOn(ground: Hex): Hex {
+    const dark = (hex: Hex) => luminance(ground) > luminance(hex) && contrast(hex, ground) >= 4.5;
+    const own = this.ownColour;
+    const hexes = Object.values(this.palette);
+    const darkest = hexes.reduce((a, b) => (luminance(b) < luminance(a) ? b : a));
+    return dark(own) ? own : dark(darkest) ? darkest : BLACK_INK;
+  }
+
+  /** What a code says is a slot's words; without a slot it leads to the brand's site. */
+  private code(): ResolvedNode | AbsentReason {
+    const text = this.words || this.brand.voice.site;
+    if (!text) return "empty";
+    const code = codeFor(text);
+    if (!code) return "too-long-for-code";
+    const ground = this.style.colour(this.node.style.plate?.colour ?? "#FFFFFF");
+    return { ...this.common, type: "code", code, colour: this.inkOn(ground), ground };
+  }
+}
+
+const AS_IT_IS = Framing.parse({});
+
+/** A name that stands for a logo is set like one. */
+const WORD_MARK = { type: "headline", weight: 700, colour: "headline", leading: 1 } as const;
