@@ -40,7 +40,7 @@ export const LayoutPlace = z.enum([
 ]);
 export type LayoutPlace = z.infer<typeof LayoutPlace>;
 
-/** Which layout a size has. What it is called stands in `preflight/layout-name.ts`. */
+/** Which layout a size has. What it is called stands in `wording/layouts.ts`. */
 export const LayoutId = z.object({
   kind: LayoutKind,
   words: WordsLayout.optional(),
