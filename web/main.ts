@@ -1,6 +1,6 @@
 import "@fontsource-variable/bricolage-grotesque";
 import "@fontsource-variable/instrument-sans";
-import "./theme/tokens.css";
+import "./theme/base.css";
 import { createPinia } from "pinia";
 import { createApp } from "vue";
 import App from "./App.vue";

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { NModal } from "naive-ui";
+import { NButton, NModal } from "naive-ui";
 
 /** A card over the page with a title and the one way out. `fill`: as high as the page allows, its body scrolls. */
 defineProps<{ title: string; width: number; close?: string; fill?: boolean }>();
@@ -18,7 +18,7 @@ const shown = defineModel<boolean>("shown", { required: true });
     >
       <header>
         <h2>{{ title }}</h2>
-        <button class="button" @click="shown = false">{{ close ?? "Close" }}</button>
+        <NButton @click="shown = false">{{ close ?? "Close" }}</NButton>
       </header>
       <slot />
     </section>

@@ -1,15 +1,11 @@
 <script setup lang="ts">
-import { useTemplateRef } from "vue";
+import FileButton from "../ui/FileButton.vue";
 
 /** A button that reads a JSON file which was exported here. */
 defineProps<{ label: string; what: string }>();
 const emit = defineEmits<{ read: [document: unknown]; failed: [error: Error] }>();
-const chooser = useTemplateRef("chooser");
 
-async function take(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement;
-  const file = input.files?.[0];
-  input.value = "";
+async function take(file: File | undefined): Promise<void> {
   if (!file) return;
   try {
     emit("read", JSON.parse(await file.text()));
@@ -21,14 +17,7 @@ async function take(event: Event): Promise<void> {
 </script>
 
 <template>
-  <button class="button" @click="chooser?.click()">{{ label }}</button>
-  <input
-    ref="chooser"
-    type="file"
-    accept=".json,application/json"
-    class="hidden-name"
-    :aria-label="what"
-    tabindex="-1"
-    @change="take"
-  />
+  <FileButton :label="what" accept=".json,application/json" @open="take($event[0])"
+    ><template #text>{{ label }}</template></FileButton
+  >
 </template>

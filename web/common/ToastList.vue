@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NButton } from "naive-ui";
 import { X } from "@lucide/vue";
 import { useToasts } from "./toasts";
 
@@ -9,9 +10,9 @@ const toasts = useToasts();
   <section class="toasts" aria-live="polite" aria-label="Messages">
     <div v-for="toast in toasts.toasts" :key="toast.id" class="toast" :class="toast.kind">
       <p>{{ toast.text }}</p>
-      <button class="button plain" aria-label="Close this message" @click="toasts.close(toast.id)">
+      <NButton quaternary aria-label="Close this message" @click="toasts.close(toast.id)">
         <X :size="16" aria-hidden="true" />
-      </button>
+      </NButton>
     </div>
   </section>
 </template>

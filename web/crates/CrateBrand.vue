@@ -1,10 +1,12 @@
 <script setup lang="ts">
+import { NButton } from "naive-ui";
 import { computed, ref, shallowRef, watch } from "vue";
 import type { CrateAnswer, RebrandAnswer } from "../../core/api";
 import { api } from "../api/client";
 import { useLibrary } from "../common/library";
 import { counted } from "../common/counted";
 import DialogCard from "../common/DialogCard.vue";
+import SelectField from "../ui/SelectField.vue";
 
 /** Gives all pieces of a crate another brand at once, and lists what to look at. */
 const shown = defineModel<boolean>("shown", { required: true });
@@ -51,11 +53,13 @@ async function change(): Promise<void> {
     <form v-else class="asking" @submit.prevent="change">
       <label>
         “{{ crate.name }}” and its {{ counted(crate.pieces.length, "piece") }} get the brand
-        <select v-model="brand" class="field">
-          <option v-for="one in others" :key="one.id" :value="one.id">{{ one.name }}</option>
-        </select>
+        <SelectField
+          v-model="brand"
+          label="Brand"
+          :options="others.map(({ id, name }) => ({ value: id, label: name }))"
+        />
       </label>
-      <button class="button main" type="submit" :disabled="!brand">Change it</button>
+      <NButton type="primary" attr-type="submit" :disabled="!brand">Change it</NButton>
     </form>
   </DialogCard>
 </template>

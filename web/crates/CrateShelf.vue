@@ -10,6 +10,7 @@ import { counted } from "../common/counted";
 import DeleteButton from "../common/DeleteButton.vue";
 import CrateBrand from "./CrateBrand.vue";
 import PieceCard from "./PieceCard.vue";
+import LinkButton from "../ui/LinkButton.vue";
 
 const props = defineProps<{ crate: CrateAnswer }>();
 const emit = defineEmits<{ start: [crate: string, from: string] }>();
@@ -74,19 +75,19 @@ const brand = computed(() => library.brandById.get(props.crate.brand));
         </span>
       </RouterLink>
       <span class="space"></span>
-      <RouterLink class="button" :to="{ name: 'new-piece', params: { into: crate.id } }">
+      <LinkButton :to="{ name: 'new-piece', params: { into: crate.id } }">
         <Plus :size="16" aria-hidden="true" /> New piece
-      </RouterLink>
-      <button
+      </LinkButton>
+      <NButton
         v-if="crate.pieces.length > 0 && library.brands.length > 1"
-        class="button plain"
+        quaternary
         @click="rebranding = true"
       >
         <Palette :size="16" aria-hidden="true" /> Change brand
-      </button>
-      <a class="button plain" :href="`/api/crates/${crate.id}/bundle`" download>
+      </NButton>
+      <NButton tag="a" quaternary :href="`/api/crates/${crate.id}/bundle`" download>
         <Download :size="16" aria-hidden="true" /> Export
-      </a>
+      </NButton>
       <DeleteButton
         :name="`the crate ${crate.name}`"
         title="Delete it with its pieces; they can be brought back for 30 days"
@@ -112,9 +113,7 @@ const brand = computed(() => library.brandById.get(props.crate.brand));
       <ul>
         <li v-for="piece in crate.archived" :key="piece.id">
           {{ piece.title }}
-          <button class="button plain" @click="keep(piece.id, { archived: false })">
-            Bring it back
-          </button>
+          <NButton quaternary @click="keep(piece.id, { archived: false })"> Bring it back </NButton>
           <NButton quaternary size="small" @click="remove('piece', piece.id, piece.title)"
             >Delete</NButton
           >

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NButton } from "naive-ui";
 import { Plus, Upload } from "@lucide/vue";
 import { useEventListener } from "@vueuse/core";
 import { computed, onMounted, ref, useTemplateRef } from "vue";
@@ -12,13 +13,15 @@ import NewCrate from "./NewCrate.vue";
 import { useTemplatesAhead } from "../new-piece/use-templates-ahead";
 import { useLibrary } from "../common/library";
 import { useToasts } from "../common/toasts";
+import LinkButton from "../ui/LinkButton.vue";
+import FileButton from "../ui/FileButton.vue";
+import TextField from "../ui/TextField.vue";
 
 const library = useLibrary();
 const toasts = useToasts();
 const router = useRouter();
 const find = ref("");
 const finder = useTemplateRef("finder");
-const chooser = useTemplateRef("chooser");
 const busy = ref(false);
 const newShown = ref(false);
 
@@ -45,10 +48,7 @@ useEventListener("keydown", (event: KeyboardEvent) => {
   finder.value?.focus();
 });
 
-async function importFile(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement;
-  const [file] = input.files ?? [];
-  input.value = "";
+async function importFile(file: File | undefined): Promise<void> {
   if (!file) return;
   busy.value = true;
   try {
@@ -88,50 +88,47 @@ async function startPiece(crate: string, from: string): Promise<void> {
   <header class="bar">
     <BrandMark :size="20" />
     <h1>Crates</h1>
-    <input
+    <TextField
       ref="finder"
       v-model="find"
-      class="field find"
-      type="search"
-      aria-label="Find a crate or piece"
+      class="find"
+      label="Find a crate or piece"
       placeholder="Find a crate or piece  ( / )"
+      clearable
     />
     <span class="space"></span>
-    <button class="button" :disabled="busy" @click="chooser?.click()">
-      <Upload :size="16" aria-hidden="true" /> {{ busy ? "Importing …" : "Import" }}
-    </button>
-    <input
-      ref="chooser"
-      class="hidden-name"
-      type="file"
+    <FileButton
+      label="Import a crate"
       accept=".zip,.zestkit"
-      tabindex="-1"
-      aria-label="Import a crate"
-      @change="importFile"
-    />
-    <RouterLink class="button" :to="{ name: 'templates' }">Templates</RouterLink>
-    <RouterLink class="button" :to="{ name: 'placements' }">Placements</RouterLink>
-    <RouterLink class="button" :to="{ name: 'storage' }">Storage</RouterLink>
-    <RouterLink class="button" :to="{ name: 'new-brand' }">
+      :disabled="busy"
+      @open="importFile($event[0])"
+      ><template #text
+        ><Upload :size="16" aria-hidden="true" /> {{ busy ? "Importing …" : "Import" }}</template
+      ></FileButton
+    >
+    <LinkButton :to="{ name: 'templates' }">Templates</LinkButton>
+    <LinkButton :to="{ name: 'placements' }">Placements</LinkButton>
+    <LinkButton :to="{ name: 'storage' }">Storage</LinkButton>
+    <LinkButton :to="{ name: 'new-brand' }">
       <Plus :size="16" aria-hidden="true" /> New brand kit
-    </RouterLink>
-    <button class="button" :disabled="library.brands.length === 0" @click="newShown = true">
+    </LinkButton>
+    <NButton :disabled="library.brands.length === 0" @click="newShown = true">
       <Plus :size="16" aria-hidden="true" /> New crate
-    </button>
+    </NButton>
   </header>
   <main>
     <p v-if="library.state === 'loading'" class="note quiet">Opening the crates …</p>
     <div v-else-if="library.state === 'failed'" class="note">
       <h2>The crates cannot be opened</h2>
       <p>{{ library.failure }}</p>
-      <button class="button" @click="library.load()">Try again</button>
+      <NButton @click="library.load()">Try again</NButton>
     </div>
     <p v-else-if="library.crates.length === 0" class="note quiet">
       No crates yet. Import one, or start a new one.
     </p>
     <p v-else-if="shown.length === 0" class="note quiet">
       Nothing is called “{{ find }}”.
-      <button class="button plain" @click="find = ''">Show all</button>
+      <NButton quaternary @click="find = ''">Show all</NButton>
     </p>
     <template v-else>
       <CrateShelf v-for="crate in shown" :key="crate.id" :crate="crate" @start="startPiece" />

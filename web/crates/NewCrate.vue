@@ -1,9 +1,12 @@
 <script setup lang="ts">
+import { NButton } from "naive-ui";
 import { ref, watch } from "vue";
 import { api } from "../api/client";
 import { useLibrary } from "../common/library";
 import { useToasts } from "../common/toasts";
 import DialogCard from "../common/DialogCard.vue";
+import SelectField from "../ui/SelectField.vue";
+import TextField from "../ui/TextField.vue";
 
 /** Names a new crate and says whose it is. */
 const shown = defineModel<boolean>("shown", { required: true });
@@ -35,17 +38,17 @@ async function start(): Promise<void> {
     <form class="asking" @submit.prevent="start">
       <label>
         What is the campaign called?
-        <input v-model="name" class="field" maxlength="120" required />
+        <TextField v-model="name" :maxlength="120" required />
       </label>
       <label>
         For which brand?
-        <select v-model="brand" class="field">
-          <option v-for="kit in library.brands" :key="kit.id" :value="kit.id">
-            {{ kit.name }}
-          </option>
-        </select>
+        <SelectField
+          v-model="brand"
+          label="For which brand?"
+          :options="library.brands.map(({ id, name }) => ({ value: id, label: name }))"
+        />
       </label>
-      <button class="button main" type="submit" :disabled="!name.trim()">Start it</button>
+      <NButton type="primary" attr-type="submit" :disabled="!name.trim()">Start it</NButton>
     </form>
   </DialogCard>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NButton } from "naive-ui";
 import { Archive, CopyPlus } from "@lucide/vue";
 import { computed } from "vue";
 import type { PieceFiling } from "../../core/api";
@@ -85,22 +86,22 @@ const kinds = { post: "Post", carousel: "Carousel", story: "Story", ad: "Ad" };
           {{ crate.name }}
         </option>
       </select>
-      <button
-        class="button plain"
+      <NButton
+        quaternary
         :aria-label="`Put ${piece.title} aside`"
         title="Put it aside"
         @click="keep({ archived: true })"
       >
         <Archive :size="16" aria-hidden="true" />
-      </button>
-      <button
-        class="button plain"
+      </NButton>
+      <NButton
+        quaternary
         :aria-label="`Start a new piece from ${piece.title}`"
         title="Start a new piece from this one"
         @click="emit('start')"
       >
         <CopyPlus :size="16" aria-hidden="true" />
-      </button>
+      </NButton>
       <DeleteButton :name="piece.title" @remove="emit('remove')" />
     </footer>
   </article>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NButton } from "naive-ui";
 import { computed, onMounted, ref, shallowRef, toRaw, watch } from "vue";
 import type { BrandVersion } from "../../core/api";
 import { typefacesOf, type Brand } from "../../core/brand";
@@ -14,6 +15,7 @@ import OutdatedList from "../common/OutdatedList.vue";
 import PageBar from "../common/PageBar.vue";
 import { sampleStyle, useTypefaces } from "./use-typeface";
 import { useLibrary } from "../common/library";
+import TextField from "../ui/TextField.vue";
 
 /** A brand kit to look at: colours with their roles, typefaces, logos, voice. */
 const props = defineProps<{ id: string }>();
@@ -87,21 +89,20 @@ const pieces = computed(() =>
     <RouterLink v-if="brand" :to="{ name: 'specimen', params: { id } }">Specimen</RouterLink>
     <RouterLink v-if="brand" :to="{ name: 'sheet', params: { id } }">Brand sheet</RouterLink>
     <template v-if="draft">
-      <input
+      <TextField
         v-if="locked"
         v-model="key"
-        class="field key"
-        type="password"
-        autocomplete="off"
+        class="key"
+        kind="password"
         placeholder="Key of the kit"
-        aria-label="Key of the kit"
+        label="Key of the kit"
       />
-      <button class="button" @click="draft = undefined">Leave it as it was</button>
-      <button class="button main" :disabled="saving || changes.length === 0" @click="save(draft)">
+      <NButton @click="draft = undefined">Leave it as it was</NButton>
+      <NButton type="primary" :disabled="saving || changes.length === 0" @click="save(draft)">
         {{ saving ? "Saving …" : "Save the kit" }}
-      </button>
+      </NButton>
     </template>
-    <button v-else-if="brand" class="button" @click="begin">Change the kit</button>
+    <NButton v-else-if="brand" @click="begin">Change the kit</NButton>
   </PageBar>
   <main>
     <p v-if="library.state === 'loading'" class="quiet">Opening the brand kit …</p>
@@ -184,10 +185,12 @@ const pieces = computed(() =>
       <KitPairs :colours="brand.colours" />
       <section aria-label="Take it along" class="along">
         <h2>Take it along</h2>
-        <a class="button" :href="`/api/brands/${id}/kit`" download>The kit with its files</a>
-        <a class="button" :href="`/api/brands/${id}/colours/tokens`" download>Design tokens</a>
-        <a class="button" :href="`/api/brands/${id}/colours/css`" download>CSS</a>
-        <a class="button" :href="`/api/brands/${id}/colours/palette`" download>Plain palette</a>
+        <NButton tag="a" :href="`/api/brands/${id}/kit`" download>The kit with its files</NButton>
+        <NButton tag="a" :href="`/api/brands/${id}/colours/tokens`" download>Design tokens</NButton>
+        <NButton tag="a" :href="`/api/brands/${id}/colours/css`" download>CSS</NButton>
+        <NButton tag="a" :href="`/api/brands/${id}/colours/palette`" download
+          >Plain palette</NButton
+        >
       </section>
       <OutdatedList :brand="brand" />
       <KitUpkeep :brand="brand" :pieces="pieces.length" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NButton } from "naive-ui";
 import { X } from "@lucide/vue";
 import { computed, ref, watch } from "vue";
 import { BrandRole, type BrandColour } from "../../core/brand";
@@ -37,9 +38,14 @@ const roles = BrandRole.options;
         maxlength="40"
         @input="colour = { ...colour, name: ($event.target as HTMLInputElement).value }"
       />
-      <button v-if="removable" :aria-label="`Remove ${colour.name}`" @click="emit('remove')">
-        <X :size="16" aria-hidden="true" />
-      </button>
+      <NButton
+        v-if="removable"
+        text
+        class="remove"
+        :aria-label="`Remove ${colour.name}`"
+        @click="emit('remove')"
+        ><X :size="16" aria-hidden="true"
+      /></NButton>
     </div>
     <p v-if="colour.from" class="from">{{ colour.from }}</p>
     <div class="foot">
@@ -62,7 +68,7 @@ const roles = BrandRole.options;
     </div>
     <p v-if="wrong" role="alert" class="wrong">
       “{{ typed }}” is not a colour; {{ colour.hex }} stays.
-      <button v-if="meant" class="meant" @click="type(meant)">Take {{ meant }}</button>
+      <NButton v-if="meant" text class="meant" @click="type(meant)">Take {{ meant }}</NButton>
     </p>
   </div>
 </template>

@@ -1,7 +1,9 @@
 <script setup lang="ts">
+import { NButton } from "naive-ui";
 import { ref } from "vue";
 import type { FontAnswer } from "../../core/api";
 import { api } from "../api/client";
+import FileButton from "../ui/FileButton.vue";
 
 /** A font file to try: it is checked and stored, and what it can do is said. */
 const font = defineModel<FontAnswer | undefined>({ required: true });
@@ -15,9 +17,7 @@ const licences: Record<string, string> = {
   forbidden: "Its licence bits forbid building it into other files, so an SVG keeps outlines.",
 };
 
-async function take(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement;
-  const [file] = input.files ?? [];
+async function take(file: File | undefined): Promise<void> {
   if (!file) return;
   busy.value = true;
   failure.value = "";
@@ -27,7 +27,6 @@ async function take(event: Event): Promise<void> {
     failure.value = (error as Error).message;
   } finally {
     busy.value = false;
-    input.value = "";
   }
 }
 </script>
@@ -35,16 +34,13 @@ async function take(event: Event): Promise<void> {
 <template>
   <section aria-label="A font of yours">
     <h2>A font of yours</h2>
-    <label class="button">
-      {{ busy ? "Reading it …" : "Try a font file" }}
-      <input
-        class="hidden"
-        type="file"
-        accept=".ttf,.otf,.ttc,.otc,.woff,.woff2"
-        aria-label="Try a font file"
-        @change="take"
-      />
-    </label>
+    <FileButton
+      label="Try a font file"
+      accept=".ttf,.otf,.ttc,.otc,.woff,.woff2"
+      :disabled="busy"
+      @open="take($event[0])"
+      ><template #text>{{ busy ? "Reading it …" : "Try a font file" }}</template></FileButton
+    >
     <p v-if="failure" role="alert" class="failure">{{ failure }}</p>
     <template v-if="font">
       <dl v-for="face in font.faces" :key="face.index">
@@ -64,7 +60,7 @@ async function take(event: Event): Promise<void> {
         <dt>Licence</dt>
         <dd>{{ licences[face.embedding] }}</dd>
       </dl>
-      <button class="button" @click="font = undefined">Back to the brand's own</button>
+      <NButton @click="font = undefined">Back to the brand's own</NButton>
     </template>
   </section>
 </template>

@@ -1,9 +1,11 @@
 <script setup lang="ts">
+import { NButton } from "naive-ui";
 import { Plus } from "@lucide/vue";
 import type { BrandColour } from "../../core/brand";
 import { ref } from "vue";
 import { colourId, MOST_COLOURS, readColours } from "../../core/kit";
 import ColourRow from "./ColourRow.vue";
+import FileButton from "../ui/FileButton.vue";
 
 /** The colours of a kit, to be changed. An id stays with its colour, so that pieces keep theirs. */
 type Row = BrandColour & { from?: string };
@@ -22,9 +24,7 @@ function add(): void {
 const note = ref("");
 
 /** Colours of a file come after those that are there; one of the same value is not taken twice. */
-async function readFile(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement;
-  const [file] = input.files ?? [];
+async function readFile(file: File | undefined): Promise<void> {
   if (!file) return;
   const read = readColours(await file.text());
   const known = new Set(colours.value.map(({ hex }) => hex.toUpperCase()));
@@ -41,7 +41,6 @@ async function readFile(event: Event): Promise<void> {
     `${added.length} of ${read.colours.length} colours taken from ${file.name}.`,
     ...read.notes,
   ].join(" ");
-  input.value = "";
 }
 
 const remove = (index: number): void => {
@@ -54,19 +53,16 @@ const remove = (index: number): void => {
     <div class="section-head">
       <h2>Colours</h2>
       <div class="ways">
-        <label class="button plain">
-          Read from a file
-          <input
-            class="hidden-name"
-            type="file"
-            accept=".json,.css,.txt"
-            aria-label="Read colours from a file"
-            @change="readFile"
-          />
-        </label>
-        <button class="button plain" :disabled="colours.length >= MOST_COLOURS" @click="add">
+        <FileButton
+          plain
+          label="Read colours from a file"
+          accept=".json,.css,.txt"
+          @open="readFile($event[0])"
+          ><template #text>From a file</template></FileButton
+        >
+        <NButton quaternary :disabled="colours.length >= MOST_COLOURS" @click="add">
           <Plus :size="16" aria-hidden="true" /> Add a colour
-        </button>
+        </NButton>
       </div>
     </div>
     <p v-if="note" role="status" class="quiet small">{{ note }}</p>

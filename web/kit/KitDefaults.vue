@@ -1,6 +1,9 @@
 <script setup lang="ts">
+import { NColorPicker } from "naive-ui";
 import { Brand, type BrandColour } from "../../core/brand";
 import { luminance } from "../../core/colour";
+import SelectField from "../ui/SelectField.vue";
+import SliderField from "../ui/SliderField.vue";
 
 /** What every piece of a brand does unless it says otherwise. */
 const defaults = defineModel<Brand["defaults"]>({ required: true });
@@ -9,8 +12,12 @@ const props = defineProps<{ colours: BrandColour[] }>();
 const set = (part: Partial<Brand["defaults"]>): void => {
   defaults.value = { ...defaults.value, ...part };
 };
-const value = (event: Event): string => (event.target as HTMLInputElement).value;
 const corners = Brand.shape.defaults.unwrap().shape.corner.unwrap();
+const cornerOptions = corners.options.map((value) => ({ value, label: value }));
+const treatments = [
+  { value: "none", label: "as they are" },
+  { value: "duotone", label: "in two colours" },
+];
 
 /** A duotone begins with the kit's darkest and lightest colour. */
 function treat(kind: string): void {
@@ -30,54 +37,54 @@ function tone(end: "dark" | "light", hex: string): void {
     <h2>Defaults</h2>
     <label>
       Corners
-      <select
-        class="field"
-        :value="defaults.corner"
-        @change="set({ corner: corners.parse(value($event)) })"
-      >
-        <option v-for="corner in corners.options" :key="corner" :value="corner">
-          {{ corner }}
-        </option>
-      </select>
+      <SelectField
+        label="Corners"
+        :model-value="defaults.corner"
+        :options="cornerOptions"
+        @update:model-value="set({ corner: corners.parse($event) })"
+      />
     </label>
     <label>
       Photographs
-      <select class="field" :value="defaults.treatment.kind" @change="treat(value($event))">
-        <option value="none">as they are</option>
-        <option value="duotone">in two colours</option>
-      </select>
+      <SelectField
+        label="Photographs"
+        :model-value="defaults.treatment.kind"
+        :options="treatments"
+        @update:model-value="treat($event ?? 'none')"
+      />
     </label>
     <template v-if="defaults.treatment.kind === 'duotone'">
       <label v-for="end in ['dark', 'light'] as const" :key="end">
         {{ end === "dark" ? "Shadows" : "Lights" }}
-        <input
-          class="field"
-          type="color"
+        <NColorPicker
           :value="defaults.treatment[end]"
-          @change="tone(end, value($event))"
+          :show-alpha="false"
+          :modes="['hex']"
+          :swatches="colours.map(({ hex }) => hex)"
+          @update:value="tone(end, $event)"
         />
       </label>
     </template>
     <label>
       Margins: {{ defaults.marginScale.toFixed(1) }} × what a placement asks for
-      <input
-        type="range"
-        min="1"
-        max="2"
-        step="0.1"
-        :value="defaults.marginScale"
-        @input="set({ marginScale: Number(value($event)) })"
+      <SliderField
+        label="Margins"
+        :min="1"
+        :max="2"
+        :step="0.1"
+        :model-value="defaults.marginScale"
+        @update:model-value="set({ marginScale: $event })"
       />
     </label>
     <label>
       Plates over pictures: at least {{ Math.round(100 * defaults.plateStrength) }} %
-      <input
-        type="range"
-        min="0"
-        max="1"
-        step="0.05"
-        :value="defaults.plateStrength"
-        @input="set({ plateStrength: Number(value($event)) })"
+      <SliderField
+        label="Plates over pictures"
+        :min="0"
+        :max="1"
+        :step="0.05"
+        :model-value="defaults.plateStrength"
+        @update:model-value="set({ plateStrength: $event })"
       />
     </label>
   </section>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NButton } from "naive-ui";
 import type { Brand } from "../../core/brand";
 import KitColours from "./KitColours.vue";
 import KitDefaults from "./KitDefaults.vue";
@@ -7,6 +8,7 @@ import KitPairs from "./KitPairs.vue";
 import KitTypefaces from "./KitTypefaces.vue";
 import KitVoice from "./KitVoice.vue";
 import SpreadBar from "./SpreadBar.vue";
+import TextField from "../ui/TextField.vue";
 
 /** A kit while it is changed, with what will change in words. */
 const draft = defineModel<Brand>({ required: true });
@@ -17,7 +19,7 @@ defineProps<{ changes: string[]; failure: string }>();
   <p v-if="failure" role="alert" class="failure">{{ failure }}</p>
   <label class="named">
     Name
-    <input v-model="draft.name" class="field" maxlength="80" />
+    <TextField v-model="draft.name" :maxlength="80" />
   </label>
   <KitColours v-model="draft.colours" />
   <div class="columns">
@@ -33,12 +35,9 @@ defineProps<{ changes: string[]; failure: string }>();
     <ol class="pinned">
       <li v-for="(spread, index) in draft.spreads" :key="index">
         <SpreadBar :colours="draft.colours" :spread="spread" />
-        <button
-          class="button plain"
-          @click="draft.spreads = draft.spreads.filter((_, i) => i !== index)"
-        >
+        <NButton quaternary @click="draft.spreads = draft.spreads.filter((_, i) => i !== index)">
           Unpin
-        </button>
+        </NButton>
       </li>
     </ol>
   </section>

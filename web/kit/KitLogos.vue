@@ -2,7 +2,8 @@
 import { X } from "@lucide/vue";
 import { NButton } from "naive-ui";
 import { computed, ref, shallowRef } from "vue";
-import { Logo, type BrandColour } from "../../core/brand";
+import type { Logo} from "../../core/brand";
+import { type BrandColour } from "../../core/brand";
 import { logoName } from "../../core/wording/kits";
 import { luminance } from "../../core/colour";
 import type { FileId, PictureFile } from "../../core/files";
@@ -11,6 +12,9 @@ import type { LogoWish } from "../../core/api";
 import { api } from "../api/client";
 import { useLibrary } from "../common/library";
 import LogoPlate from "./LogoPlate.vue";
+import FileButton from "../ui/FileButton.vue";
+import NumberField from "../ui/NumberField.vue";
+import SelectField from "../ui/SelectField.vue";
 
 /** The versions of a kit's logo, to be changed, and further ones made from those that are there. */
 const logos = defineModel<Logo[]>({ required: true });
@@ -59,15 +63,13 @@ function add(picture: PictureFile, part: Partial<Logo> = {}): void {
     logos.value = [...logos.value, { ...asLogo(picture, hexes.value), ...part }];
 }
 
-const upload = (event: Event) =>
+const upload = (files: File[]) =>
   step(async () => {
-    const input = event.target as HTMLInputElement;
-    for (const file of input.files ?? []) {
+    for (const file of files) {
       const picture = await api.addPicture(file);
       add(picture);
       if (picture.art?.ground) await takeGround(picture.id);
     }
-    input.value = "";
   });
 
 /** Takes the flat ground away that a logo stands on; it can be given back. */
@@ -111,27 +113,34 @@ const inOneColour = (logo: Logo, ground: "light" | "dark") =>
     add(picture, { kind: logo.kind, ink: "one-colour", ground });
   });
 
-const GROUNDS = ["light", "dark", "any"] as const;
-const value = (event: Event): string => (event.target as HTMLInputElement).value;
+const KINDS = [
+  { value: "full", label: "full logo" },
+  { value: "mark", label: "mark alone" },
+] as const;
+const INKS = [
+  { value: "own", label: "its own" },
+  { value: "one-colour", label: "one colour" },
+] as const;
+const GROUNDS = [
+  { value: "light", label: "light grounds" },
+  { value: "dark", label: "dark grounds" },
+  { value: "any", label: "any ground" },
+] as const;
 const called = (name: string): string => name.charAt(0).toUpperCase() + name.slice(1);
-const number = (event: Event): number => (event.target as HTMLInputElement).valueAsNumber;
 </script>
 
 <template>
   <section aria-label="Logos">
     <div class="section-head">
       <h2>Logos</h2>
-      <label class="button plain file">
-        Add a version
-        <input
-          class="hidden-name"
-          type="file"
-          accept="image/*,.svg"
-          multiple
-          aria-label="Add a version of the logo"
-          @change="upload"
-        />
-      </label>
+      <FileButton
+        plain
+        multiple
+        label="Add a version of the logo"
+        accept="image/*,.svg"
+        @open="upload"
+        ><template #text>Add a version</template></FileButton
+      >
     </div>
     <p v-if="failure" role="alert" class="failure">{{ failure }}</p>
     <p v-if="logos.length === 0" class="quiet">
@@ -142,59 +151,53 @@ const number = (event: Event): number => (event.target as HTMLInputElement).valu
       <div class="settings labelled">
         <label>
           Kind
-          <select
+          <SelectField
             class="field"
-            :value="logo.kind"
-            @change="change(index, { kind: value($event) === 'mark' ? 'mark' : 'full' })"
-          >
-            <option value="full">full logo</option>
-            <option value="mark">mark alone</option>
-          </select>
+            label="Kind"
+            :model-value="logo.kind"
+            :options="KINDS"
+            @update:model-value="change(index, { kind: $event ?? 'full' })"
+          />
         </label>
         <label>
           Colours
-          <select
+          <SelectField
             class="field"
-            :value="logo.ink"
-            @change="change(index, { ink: value($event) === 'own' ? 'own' : 'one-colour' })"
-          >
-            <option value="own">its own</option>
-            <option value="one-colour">one colour</option>
-          </select>
+            label="Colours"
+            :model-value="logo.ink"
+            :options="INKS"
+            @update:model-value="change(index, { ink: $event ?? 'own' })"
+          />
         </label>
         <label>
           Stands on
-          <select
+          <SelectField
             class="field"
-            :value="logo.ground"
-            @change="change(index, { ground: Logo.shape.ground.parse(value($event)) })"
-          >
-            <option v-for="ground in GROUNDS" :key="ground" :value="ground">
-              {{ ground === "any" ? "any ground" : `${ground} grounds` }}
-            </option>
-          </select>
+            label="Stands on"
+            :model-value="logo.ground"
+            :options="GROUNDS"
+            @update:model-value="change(index, { ground: $event ?? 'any' })"
+          />
         </label>
         <label>
           Clear space, % of height
-          <input
-            class="field number"
-            type="number"
-            min="0"
-            max="100"
-            step="5"
-            :value="Math.round(100 * logo.clear)"
-            @change="change(index, { clear: number($event) / 100 || 0 })"
+          <NumberField
+            class="field"
+            :min="0"
+            :max="100"
+            :step="5"
+            :model-value="Math.round(100 * logo.clear)"
+            @update:model-value="change(index, { clear: ($event ?? 0) / 100 })"
           />
         </label>
         <label>
           Least width, px
-          <input
-            class="field number"
-            type="number"
-            min="8"
-            max="400"
-            :value="logo.leastWidth"
-            @change="change(index, { leastWidth: number($event) || 16 })"
+          <NumberField
+            class="field"
+            :min="8"
+            :max="400"
+            :model-value="logo.leastWidth"
+            @update:model-value="change(index, { leastWidth: $event ?? 16 })"
           />
         </label>
         <div class="makes">
@@ -222,13 +225,14 @@ const number = (event: Event): number => (event.target as HTMLInputElement).valu
           </NButton>
         </div>
       </div>
-      <button
-        class="button plain remove"
+      <NButton
+        quaternary
+        class="remove"
         :aria-label="`Take out the ${logoName(logo)}`"
         @click="logos = logos.filter((_, i) => i !== index)"
       >
         <X :size="16" aria-hidden="true" />
-      </button>
+      </NButton>
     </div>
     <template v-if="proposals.length > 0">
       <h3>Made by the program, where a size needs it</h3>
@@ -250,10 +254,6 @@ const number = (event: Event): number => (event.target as HTMLInputElement).valu
 </template>
 
 <style scoped>
-.file {
-  position: relative;
-}
-
 .logo {
   display: grid;
   grid-template-columns: 200px 1fr auto;

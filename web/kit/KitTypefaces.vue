@@ -1,12 +1,17 @@
 <script setup lang="ts">
+import { NButton } from "naive-ui";
 import { computed, ref } from "vue";
 import type { Brand, Typeface } from "../../core/brand";
 import type { TypefaceChoice } from "../../core/kit";
 import { typefaceOf } from "../../core/kit";
+import { LEADING, TRACKING } from "../../core/rules";
 import { families } from "../../core/shelf";
 import { api } from "../api/client";
 import TypefaceShelf from "./TypefaceShelf.vue";
 import { sampleStyle, useTypefaces } from "./use-typeface";
+import FileButton from "../ui/FileButton.vue";
+import NumberField from "../ui/NumberField.vue";
+import SelectField from "../ui/SelectField.vue";
 
 /** A kit's typefaces by role, to be changed: from the shelf by feeling, or from a file of one's own. */
 const typefaces = defineModel<Brand["typefaces"]>({ required: true });
@@ -18,6 +23,11 @@ const ROLES: { role: Role; name: string }[] = [
   { role: "text", name: "Text" },
   { role: "accent", name: "Accents" },
 ];
+
+const CASES = [
+  { value: "as-typed", label: "as typed" },
+  { value: "upper", label: "all capitals" },
+] as const;
 
 /** The role that a typeface is being chosen for. */
 const choosing = ref<Role>();
@@ -37,9 +47,7 @@ function choose(role: Role, choice: TypefaceChoice): void {
   typefaces.value = { ...typefaces.value, [role]: { ...before, family, faces } };
 }
 
-async function upload(role: Role, event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement;
-  const [file] = input.files ?? [];
+async function upload(role: Role, file: File | undefined): Promise<void> {
   if (!file) return;
   failure.value = "";
   try {
@@ -48,7 +56,6 @@ async function upload(role: Role, event: Event): Promise<void> {
   } catch (error) {
     failure.value = (error as Error).message;
   }
-  input.value = "";
 }
 
 function withoutAccent(): void {
@@ -66,11 +73,6 @@ const shelfId = computed({
 useTypefaces(() =>
   Object.values(typefaces.value).map((typeface: Typeface) => typeface.faces[0]!.file),
 );
-const value = (event: Event): string => (event.target as HTMLInputElement).value;
-const number = (event: Event): number | undefined => {
-  const typed = (event.target as HTMLInputElement).valueAsNumber;
-  return Number.isFinite(typed) ? typed : undefined;
-};
 </script>
 
 <template>
@@ -82,71 +84,60 @@ const number = (event: Event): number | undefined => {
         <b>{{ name }}</b>
         <span class="quiet small">{{ typefaces[role]?.family ?? "as the headlines" }}</span>
         <span class="space"></span>
-        <button
-          class="button plain"
+        <NButton
+          quaternary
           :aria-expanded="choosing === role"
           @click="choosing = choosing === role ? undefined : role"
         >
           {{ choosing === role ? "Done" : "Choose another" }}
-        </button>
-        <label class="button plain file">
-          From a file
-          <input
-            class="hidden-name"
-            type="file"
-            accept=".ttf,.otf,.woff,.woff2,.ttc,.otc"
-            :aria-label="`Typeface for ${name.toLowerCase()} from a file`"
-            @change="upload(role, $event)"
-          />
-        </label>
-        <button
-          v-if="role === 'accent' && typefaces.accent"
-          class="button plain"
-          @click="withoutAccent"
+        </NButton>
+        <FileButton
+          plain
+          :label="`Typeface for ${name.toLowerCase()} from a file`"
+          accept=".ttf,.otf,.woff,.woff2,.ttc,.otc"
+          @open="upload(role, $event[0])"
+          ><template #text>From a file</template></FileButton
         >
+        <NButton v-if="role === 'accent' && typefaces.accent" quaternary @click="withoutAccent">
           Take out
-        </button>
+        </NButton>
       </div>
       <template v-if="typefaces[role]">
         <p class="sample" :class="role" :style="sampleStyle(typefaces[role]!)">{{ sample }}</p>
         <div class="settings labelled">
           <label>
             Capitals
-            <select
+            <SelectField
               class="field"
-              :value="typefaces[role]!.case"
-              :aria-label="`Capitals of ${name.toLowerCase()}`"
-              @change="set(role, { case: value($event) === 'upper' ? 'upper' : 'as-typed' })"
-            >
-              <option value="as-typed">as typed</option>
-              <option value="upper">all capitals</option>
-            </select>
+              :label="`Capitals of ${name.toLowerCase()}`"
+              :model-value="typefaces[role]!.case"
+              :options="CASES"
+              @update:model-value="set(role, { case: $event ?? 'as-typed' })"
+            />
           </label>
           <label>
             Tracking, em
-            <input
-              class="field number"
-              type="number"
-              min="-0.2"
-              max="0.5"
-              step="0.005"
-              :value="typefaces[role]!.tracking"
-              :aria-label="`Tracking of ${name.toLowerCase()}`"
-              @change="set(role, { tracking: number($event) ?? 0 })"
+            <NumberField
+              class="field"
+              :label="`Tracking of ${name.toLowerCase()}`"
+              :min="TRACKING.least"
+              :max="TRACKING.most"
+              :step="0.005"
+              :model-value="typefaces[role]!.tracking"
+              @update:model-value="set(role, { tracking: $event ?? 0 })"
             />
           </label>
           <label>
             Leading
-            <input
-              class="field number"
-              type="number"
-              min="0.6"
-              max="2.5"
-              step="0.01"
+            <NumberField
+              class="field"
+              :label="`Leading of ${name.toLowerCase()}`"
+              :min="LEADING.least"
+              :max="LEADING.most"
+              :step="0.01"
               placeholder="usual"
-              :value="typefaces[role]!.leading"
-              :aria-label="`Leading of ${name.toLowerCase()}`"
-              @change="set(role, { leading: number($event) })"
+              :model-value="typefaces[role]!.leading"
+              @update:model-value="set(role, { leading: $event })"
             />
           </label>
         </div>
@@ -171,10 +162,6 @@ const number = (event: Event): number | undefined => {
 
 .space {
   flex: 1;
-}
-
-.file {
-  position: relative;
 }
 
 .sample {

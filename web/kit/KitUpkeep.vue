@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NButton } from "naive-ui";
 import { computed, ref } from "vue";
 import { useRouter } from "vue-router";
 import type { Brand } from "../../core/brand";
@@ -7,6 +8,8 @@ import { useLibrary } from "../common/library";
 import { useToasts } from "../common/toasts";
 import { counted } from "../common/counted";
 import DialogCard from "../common/DialogCard.vue";
+import SelectField from "../ui/SelectField.vue";
+import TextField from "../ui/TextField.vue";
 
 /** Locking a kit with a key, and deleting it; what has it gets another first. */
 const props = defineProps<{ brand: Brand; pieces: number }>();
@@ -66,10 +69,10 @@ async function remove(): Promise<void> {
 <template>
   <section aria-label="Upkeep" class="upkeep">
     <h2>Upkeep</h2>
-    <button class="button" @click="ask(locked ? 'unlock' : 'lock')">
+    <NButton @click="ask(locked ? 'unlock' : 'lock')">
       {{ locked ? "Unlock the kit" : "Lock the kit" }}
-    </button>
-    <button class="button" @click="ask('delete')">Delete the kit</button>
+    </NButton>
+    <NButton @click="ask('delete')">Delete the kit</NButton>
     <DialogCard
       v-model:shown="shown"
       :title="titles[asked ?? 'lock']"
@@ -83,14 +86,16 @@ async function remove(): Promise<void> {
         </p>
         <label v-if="asked !== 'delete' || locked">
           Key
-          <input v-model="key" class="field" type="password" autocomplete="off" />
+          <TextField v-model="key" kind="password" />
         </label>
         <template v-if="asked === 'delete'">
           <label v-if="inUse && others.length > 0">
             {{ counted(pieces, "piece") }} in this brand get
-            <select v-model="instead" class="field">
-              <option v-for="one in others" :key="one.id" :value="one.id">{{ one.name }}</option>
-            </select>
+            <SelectField
+              v-model="instead"
+              label="Brand of its pieces"
+              :options="others.map(({ id, name }) => ({ value: id, label: name }))"
+            />
           </label>
           <p v-else-if="inUse">
             Its pieces have no other brand to change to. Make another kit first, or delete the
@@ -98,13 +103,13 @@ async function remove(): Promise<void> {
           </p>
           <p class="quiet">The kit and its versions go; what was delivered stays.</p>
         </template>
-        <button
-          class="button main"
-          type="submit"
+        <NButton
+          type="primary"
+          attr-type="submit"
           :disabled="asked === 'delete' && inUse && others.length === 0"
         >
           {{ titles[asked ?? "lock"] }}
-        </button>
+        </NButton>
       </form>
     </DialogCard>
   </section>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NButton } from "naive-ui";
 import { when } from "../common/when";
 import type { BrandVersion } from "../../core/api";
 
@@ -15,7 +16,7 @@ const emit = defineEmits<{ restore: [version: BrandVersion] }>();
         <span class="quiet small number">{{ when(version.created) }}</span>
         <span>{{ version.changes.join("; ") || "As it came in" }}</span>
         <span v-if="index === 0" class="quiet small">now</span>
-        <button v-else class="button plain" @click="emit('restore', version)">Bring back</button>
+        <NButton v-else quaternary @click="emit('restore', version)">Bring back</NButton>
       </li>
     </ol>
   </section>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Brand } from "../../core/brand";
+import TextField from "../ui/TextField.vue";
 
 /** How a brand speaks, to be changed. Calls to action and words to avoid stand one on a line. */
 const voice = defineModel<Brand["voice"]>({ required: true });
@@ -7,7 +8,6 @@ const voice = defineModel<Brand["voice"]>({ required: true });
 const set = (part: Partial<Brand["voice"]>): void => {
   voice.value = { ...voice.value, ...part };
 };
-const value = (event: Event): string => (event.target as HTMLInputElement).value;
 const lines = (text: string): string[] =>
   text
     .split("\n")
@@ -27,41 +27,42 @@ const tags = (text: string): string[] =>
     <h2>Voice</h2>
     <label>
       Handle
-      <input class="field" :value="voice.handle" @input="set({ handle: value($event) })" />
+      <TextField :model-value="voice.handle" @update:model-value="set({ handle: $event ?? '' })" />
     </label>
     <label>
       Site
-      <input class="field" :value="voice.site" @input="set({ site: value($event) })" />
+      <TextField :model-value="voice.site" @update:model-value="set({ site: $event ?? '' })" />
     </label>
     <label>
       Calls to action, one on a line
-      <textarea
-        class="field"
-        rows="3"
-        :value="voice.callsToAction.join('\n')"
-        @change="set({ callsToAction: lines(value($event)) })"
-      ></textarea>
+      <TextField
+        :rows="3"
+        :model-value="voice.callsToAction.join('\n')"
+        @change="set({ callsToAction: lines($event) })"
+      />
     </label>
     <label>
       Hashtags
-      <input
-        class="field"
-        :value="voice.hashtags.join(' ')"
-        @change="set({ hashtags: tags(value($event)) })"
+      <TextField
+        :model-value="voice.hashtags.join(' ')"
+        @change="set({ hashtags: tags($event) })"
       />
     </label>
     <label>
       Words to avoid, one on a line
-      <textarea
-        class="field"
-        rows="2"
-        :value="voice.avoid.join('\n')"
-        @change="set({ avoid: lines(value($event)) })"
-      ></textarea>
+      <TextField
+        :rows="2"
+        :model-value="voice.avoid.join('\n')"
+        @change="set({ avoid: lines($event) })"
+      />
     </label>
     <label>
       Tone
-      <textarea class="field" rows="2" :value="voice.tone" @input="set({ tone: value($event) })" />
+      <TextField
+        :rows="2"
+        :model-value="voice.tone"
+        @update:model-value="set({ tone: $event ?? '' })"
+      />
     </label>
   </section>
 </template>

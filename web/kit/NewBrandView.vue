@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { NCheckbox } from "naive-ui";
+import { NButton, NCheckbox } from "naive-ui";
 import { computed, onMounted, ref, shallowRef } from "vue";
 import { useRouter } from "vue-router";
 import type { BrandColour } from "../../core/brand";
@@ -13,6 +13,7 @@ import PageBar from "../common/PageBar.vue";
 import TypefaceShelf from "./TypefaceShelf.vue";
 import { useLibrary } from "../common/library";
 import { useWall } from "../wall/use-wall";
+import TextField from "../ui/TextField.vue";
 
 /** A brand kit from nothing: a logo or screenshot proposes the colours, typefaces are picked by feeling. */
 const library = useLibrary();
@@ -122,9 +123,9 @@ async function make(): Promise<void> {
 
 <template>
   <PageBar title="New brand kit">
-    <button class="button main" :disabled="saving" @click="make">
+    <NButton type="primary" :disabled="saving" @click="make">
       {{ saving ? "Making it …" : "Make the kit" }}
-    </button>
+    </NButton>
   </PageBar>
   <main>
     <div class="set-up">
@@ -132,7 +133,7 @@ async function make(): Promise<void> {
       <div class="start">
         <label class="named">
           <span class="quiet small">Name of the brand</span>
-          <input v-model="name" class="field" maxlength="80" />
+          <TextField v-model="name" :maxlength="80" />
         </label>
         <label
           class="drop"
@@ -148,13 +149,6 @@ async function make(): Promise<void> {
               >Drop it here or choose a file; its colours are proposed below.</span
             >
           </span>
-          <input
-            class="hidden-name"
-            type="file"
-            accept="image/*,.svg"
-            aria-label="A logo, or a screenshot of the site"
-            @change="read(($event.target as HTMLInputElement).files?.[0])"
-          />
         </label>
       </div>
       <section v-if="draft && logo" aria-label="Its logo" class="logo">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NButton } from "naive-ui";
 import { computed, onMounted } from "vue";
 import { brandSheet } from "../../core/specimen";
 import PageBar from "../common/PageBar.vue";
@@ -24,9 +25,15 @@ const pageName = (id: string): string => id.replace(/^sheet-/, "");
         brand?.name ?? "Brand kit"
       }}</RouterLink>
     </template>
-    <a v-if="brand" class="button main" :href="`/api/brands/${id}/sheet?format=pdf`" download>
+    <NButton
+      v-if="brand"
+      tag="a"
+      type="primary"
+      :href="`/api/brands/${id}/sheet?format=pdf`"
+      download
+    >
       The sheet as PDF
-    </a>
+    </NButton>
   </PageBar>
   <main>
     <p v-if="library.state === 'loading'" class="quiet">Opening the brand kit …</p>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NButton } from "naive-ui";
 import { computed, onMounted, ref, shallowRef } from "vue";
 import type { FontAnswer } from "../../core/api";
 import { inFont, specimen } from "../../core/specimen";
@@ -65,13 +66,13 @@ function address(format: "png" | "svg"): string {
         <section aria-label="As a file">
           <h2>This page as a file</h2>
           <p class="row">
-            <a class="button" :href="address('png')" download>PNG</a>
-            <a class="button" :href="address('svg')" download>SVG</a>
+            <NButton tag="a" :href="address('png')" download>PNG</NButton>
+            <NButton tag="a" :href="address('svg')" download>SVG</NButton>
           </p>
         </section>
         <section aria-label="Its picture">
           <h2>Its picture</h2>
-          <button class="button" @click="shelf = true">Choose another</button>
+          <NButton @click="shelf = true">Choose another</NButton>
         </section>
         <FontTrial v-model="font" />
       </aside>

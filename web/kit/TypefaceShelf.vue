@@ -2,6 +2,7 @@
 import { computed, ref } from "vue";
 import { families } from "../../core/shelf";
 import { typefaceName, useTypefaces } from "./use-typeface";
+import SelectField from "../ui/SelectField.vue";
 
 /** The shipped typefaces, chosen by feeling, each set in the kit's own name. */
 const chosen = defineModel<string>({ required: true });
@@ -22,10 +23,15 @@ const words = computed(() => props.sample.trim() || "Your name here");
   <section :aria-label="label">
     <div class="section-head">
       <h2>{{ label }}</h2>
-      <select v-model="feeling" class="field" :aria-label="`Feeling of the ${label.toLowerCase()}`">
-        <option value="">of any feeling</option>
-        <option v-for="one in feelings" :key="one" :value="one">{{ one }}</option>
-      </select>
+      <SelectField
+        v-model="feeling"
+        class="field"
+        :label="`Feeling of the ${label.toLowerCase()}`"
+        :options="[
+          { value: '', label: 'of any feeling' },
+          ...feelings.map((value) => ({ value, label: value })),
+        ]"
+      />
     </div>
     <div class="shelf" role="radiogroup" :aria-label="label" tabindex="-1">
       <label v-for="family in shown" :key="family.id" :class="{ chosen: family.id === chosen }">

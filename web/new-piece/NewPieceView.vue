@@ -19,6 +19,8 @@ import { useOffers } from "./use-offers";
 import { useLibrary } from "../common/library";
 import { useTemplates } from "./templates";
 import { useToasts } from "../common/toasts";
+import SelectField from "../ui/SelectField.vue";
+import TextField from "../ui/TextField.vue";
 
 /** A new piece begins with what it should say; then the templates that suit that best, live in the brand. */
 const props = defineProps<{ into?: string }>();
@@ -152,19 +154,21 @@ async function take(template: unknown): Promise<void> {
     <PageBar title="New piece">
       <label class="in">
         <span class="quiet">into</span>
-        <select v-model="crateId" class="field" aria-label="Crate">
-          <option v-for="one in library.crates" :key="one.id" :value="one.id">
-            {{ one.name }}
-          </option>
-        </select>
+        <SelectField
+          v-model="crateId"
+          class="field"
+          label="Crate"
+          :options="library.crates.map(({ id, name }) => ({ value: id, label: name }))"
+        />
       </label>
       <label class="in">
         <span class="quiet">shown in</span>
-        <select v-model="brandId" class="field brand" aria-label="Shown in">
-          <option v-for="one in library.brands" :key="one.id" :value="one.id">
-            {{ one.name }}
-          </option>
-        </select>
+        <SelectField
+          v-model="brandId"
+          class="field brand"
+          label="Shown in"
+          :options="library.brands.map(({ id, name }) => ({ value: id, label: name }))"
+        />
       </label>
       <ImportJson
         label="Import a template"
@@ -176,15 +180,15 @@ async function take(template: unknown): Promise<void> {
     <div class="columns">
       <aside aria-label="Message">
         <h2><label for="typed">What should it say?</label></h2>
-        <textarea
-          id="typed"
+        <TextField
           v-model="typed"
-          class="field typed"
-          rows="7"
-          maxlength="4000"
+          input-id="typed"
+          class="typed"
+          :rows="7"
+          :maxlength="4000"
           placeholder="Type or paste a few lines: a headline, when, where, what it costs, what to do."
           @paste="pasteMarked"
-        ></textarea>
+        />
         <template v-if="hasWords">
           <p class="quiet small">Sorted by their form; change what is not right.</p>
           <SortedLines :model-value="lines" @update:model-value="correct" />

@@ -1,20 +1,20 @@
 <script setup lang="ts">
 import { ImagePlus } from "@lucide/vue";
 import { useEventListener } from "@vueuse/core";
-import { ref, useTemplateRef } from "vue";
+import { ref } from "vue";
 import type { FileId } from "../../core/files";
 import { useLibrary } from "../common/library";
 import { useToasts } from "../common/toasts";
+import FileButton from "../ui/FileButton.vue";
 
 /** Pictures that go with a message, in the order in which they were chosen: of the shelf, dropped, pasted or opened. */
 const props = defineProps<{ brand: string }>();
 const chosen = defineModel<FileId[]>({ required: true });
 const library = useLibrary();
 const toasts = useToasts();
-const chooser = useTemplateRef("chooser");
 const over = ref(false);
 
-async function take(files: FileList | null | undefined): Promise<void> {
+async function take(files: Iterable<File> | null | undefined): Promise<void> {
   for (const file of files ?? []) {
     try {
       const { id } = await library.addPicture(file, props.brand);
@@ -28,12 +28,6 @@ async function take(files: FileList | null | undefined): Promise<void> {
 function drop(event: DragEvent): void {
   over.value = false;
   void take(event.dataTransfer?.files);
-}
-
-async function opened(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement;
-  await take(input.files);
-  input.value = "";
 }
 
 useEventListener("paste", (event: ClipboardEvent) => {
@@ -60,20 +54,11 @@ function toggle(id: FileId): void {
   >
     <header>
       <h3>Pictures</h3>
-      <button class="button plain" @click="chooser?.click()">
-        <ImagePlus :size="16" aria-hidden="true" /> Add
-      </button>
+      <FileButton plain multiple label="Add pictures" accept="image/*" @open="take"
+        ><template #text><ImagePlus :size="16" aria-hidden="true" /> Add</template></FileButton
+      >
     </header>
-    <input
-      ref="chooser"
-      class="hidden-name"
-      type="file"
-      accept="image/*"
-      multiple
-      tabindex="-1"
-      aria-label="Add pictures"
-      @change="opened"
-    />
+
     <p class="quiet small">In the order of importance; none is fine. Drop or paste others here.</p>
     <div class="pictures">
       <button

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { slotHints, slotName, type SortedLine } from "../../core/message";
+import SelectField from "../ui/SelectField.vue";
 
 /** What was typed, a line each, and the slot that each is sorted into; dragged onto another line's slot, or chosen. */
 const lines = defineModel<SortedLine[]>({ required: true });
-const slots = Object.keys(slotHints);
+const slots = Object.keys(slotHints).map((value) => ({ value, label: slotName(value) }));
 
 function move(index: number, slot: string): void {
   lines.value = lines.value.map((line, i) => (i === index ? { ...line, slot } : line));
@@ -21,7 +22,6 @@ function dropped(event: DragEvent, onto: number): void {
 
 const drag = (event: DragEvent, index: number): void =>
   event.dataTransfer?.setData("text/line", String(index));
-const valueOf = (event: Event): string => (event.target as HTMLSelectElement).value;
 </script>
 
 <template>
@@ -34,14 +34,14 @@ const valueOf = (event: Event): string => (event.target as HTMLSelectElement).va
       @dragover.prevent
       @drop.prevent="dropped($event, index)"
     >
-      <select
+      <SelectField
         class="slot"
-        :value="line.slot"
-        :aria-label="`What “${line.text}” is`"
-        @change="move(index, valueOf($event))"
-      >
-        <option v-for="slot in slots" :key="slot" :value="slot">{{ slotName(slot) }}</option>
-      </select>
+        size="small"
+        :model-value="line.slot"
+        :label="`What “${line.text}” is`"
+        :options="slots"
+        @update:model-value="move(index, $event ?? line.slot)"
+      />
       <span class="text">{{ line.text }}</span>
     </li>
   </ul>

@@ -2,6 +2,8 @@
 import { computed } from "vue";
 import { Format, LookName, Purpose, type Template } from "../../core/templates";
 import type { Filters } from "./template-filters";
+import SelectField from "../ui/SelectField.vue";
+import TextField from "../ui/TextField.vue";
 
 /** What templates are found by. */
 const props = defineProps<{ templates: readonly Template[] }>();
@@ -18,7 +20,7 @@ const COUNTS = [
 
 const choices = computed(() => {
   const occasions = [...new Set(props.templates.flatMap((template) => template.occasions))].sort();
-  const plain = (all: readonly string[]) => all.map((one) => ({ value: one, name: one }));
+  const plain = (all: readonly string[]) => all.map((one) => ({ value: one, label: one }));
   return [
     { key: "purpose", label: "Purpose", all: "Every purpose", options: plain(Purpose.options) },
     { key: "occasion", label: "Occasion", all: "Every occasion", options: plain(occasions) },
@@ -28,12 +30,11 @@ const choices = computed(() => {
       key: "pictures",
       label: "Number of pictures",
       all: "Any pictures",
-      options: COUNTS.map((name, count) => ({ value: String(count), name })),
+      options: COUNTS.map((name, count) => ({ value: String(count), label: name })),
     },
   ] as const;
 });
 
-const valueOf = (event: Event): string => (event.target as HTMLInputElement).value;
 const change = (part: Partial<Filters>): void => {
   filters.value = { ...filters.value, ...part };
 };
@@ -41,25 +42,23 @@ const change = (part: Partial<Filters>): void => {
 
 <template>
   <div class="filters">
-    <input
+    <TextField
       class="field"
-      type="search"
-      aria-label="Find a template"
+      label="Find a template"
       placeholder="Find a template"
-      :value="filters.find"
-      @input="change({ find: valueOf($event) })"
+      clearable
+      :model-value="filters.find"
+      @update:model-value="change({ find: $event ?? '' })"
     />
-    <select
+    <SelectField
       v-for="{ key, label, all, options } in choices"
       :key="key"
       class="field"
-      :aria-label="label"
-      :value="filters[key]"
-      @change="change({ [key]: valueOf($event) })"
-    >
-      <option value="">{{ all }}</option>
-      <option v-for="{ value, name } in options" :key="value" :value="value">{{ name }}</option>
-    </select>
+      :label="label"
+      :model-value="filters[key]"
+      :options="[{ value: '', label: all }, ...options]"
+      @update:model-value="change({ [key]: $event ?? '' })"
+    />
   </div>
 </template>
 

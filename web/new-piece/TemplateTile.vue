@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NButton } from "naive-ui";
 import { Star } from "@lucide/vue";
 import type { Brand } from "../../core/brand";
 import type { Piece } from "../../core/piece";
@@ -30,19 +31,19 @@ const emit = defineEmits<{ pick: []; favour: []; remove: [] }>();
     />
     <p class="about">
       <span class="name">{{ template.name }}</span>
-      <button
+      <NButton
+        text
         class="star"
         :aria-pressed="favourite"
         :aria-label="favourite ? `${template.name}: no favourite` : `${template.name}: favourite`"
         @click="emit('favour')"
-      >
-        <Star :size="14" :fill="favourite ? 'currentColor' : 'none'" aria-hidden="true" />
-      </button>
+        ><Star :size="14" :fill="favourite ? 'currentColor' : 'none'" aria-hidden="true"
+      /></NButton>
     </p>
     <p v-if="house" class="house small">
       <span class="quiet">of the house</span>
       <a :href="`/api/templates/${template.id}/file`" download>Export</a>
-      <button class="link" @click="emit('remove')">Delete</button>
+      <NButton text class="link" @click="emit('remove')">Delete</NButton>
     </p>
     <p v-else class="quiet small kinds">{{ template.purposes.join(", ") }}</p>
   </article>

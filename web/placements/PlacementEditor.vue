@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NButton } from "naive-ui";
 import { computed, ref } from "vue";
 import { PlacementFacts } from "../../core/api";
 import type { Placement } from "../../core/placements";
@@ -97,7 +98,7 @@ const remove = () =>
   <aside :aria-label="placement ? placement.name : 'New placement'">
     <header>
       <h2>{{ placement ? placement.name : "New placement" }}</h2>
-      <button class="button" @click="emit('close')">Close</button>
+      <NButton @click="emit('close')">Close</NButton>
     </header>
     <div class="drawing">
       <PlacementDrawing :placement="drawn" :room="{ width: 340, height: 220 }" />
@@ -106,22 +107,15 @@ const remove = () =>
       <PlacementForm v-model="draft" :channels="channels" />
       <p v-if="failure" role="alert" class="failure">{{ failure }}</p>
       <div class="actions">
-        <button class="button main" type="submit" :disabled="!changed">
+        <NButton type="primary" attr-type="submit" :disabled="!changed">
           {{ placement ? "Save" : "Add it" }}
-        </button>
+        </NButton>
         <template v-if="placement">
-          <button
-            type="button"
-            class="button"
-            :disabled="changed"
-            @click="retire(!placement.retired)"
-          >
+          <NButton :disabled="changed" @click="retire(!placement.retired)">
             {{ placement.retired ? "Offer it again" : "Retire" }}
-          </button>
-          <button v-if="shipped" type="button" class="button" @click="remove">
-            Back to the shipped facts
-          </button>
-          <button v-else-if="added" type="button" class="button" @click="remove">Delete</button>
+          </NButton>
+          <NButton v-if="shipped" @click="remove"> Back to the shipped facts </NButton>
+          <NButton v-else-if="added" @click="remove">Delete</NButton>
         </template>
       </div>
     </form>

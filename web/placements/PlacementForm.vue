@@ -1,9 +1,13 @@
 <script setup lang="ts">
+import { NAutoComplete, NDatePicker } from "naive-ui";
 import { computed } from "vue";
 import { Placement, safeArea } from "../../core/placements";
 import type { PlacementFacts } from "../../core/api";
 import { channelName } from "../wall/packing";
 import AreaList from "../workbench/message/AreaList.vue";
+import NumberField from "../ui/NumberField.vue";
+import SelectField from "../ui/SelectField.vue";
+import TextField from "../ui/TextField.vue";
 
 /** The facts of a placement, to be changed in place. */
 const facts = defineModel<PlacementFacts>({ required: true });
@@ -19,36 +23,27 @@ const KEPT = ["headline", "logo", "price", "badge", "cta", "all"];
 
 <template>
   <div class="facts labelled">
-    <label class="wide">Name<input v-model="facts.name" class="field" maxlength="80" /></label>
+    <label class="wide">Name<TextField v-model="facts.name" :maxlength="80" /></label>
     <label>
       Channel
-      <input v-model="facts.channel" class="field" list="channels" />
-      <datalist id="channels">
-        <option v-for="one in channels" :key="one" :value="one">{{ channelName(one) }}</option>
-      </datalist>
+      <NAutoComplete
+        v-model:value="facts.channel"
+        :options="channels.map((value) => ({ value, label: channelName(value) }))"
+        :get-show="() => true"
+      />
     </label>
     <label>
       Use
-      <select v-model="facts.use" class="field">
-        <option v-for="use in uses" :key="use" :value="use">{{ channelName(use) }}</option>
-      </select>
+      <SelectField
+        v-model="facts.use"
+        label="Use"
+        :options="uses.map((value) => ({ value, label: channelName(value) }))"
+      />
     </label>
-    <label
-      >Width, px<input v-model.number="facts.width" class="field" type="number" min="1"
-    /></label>
-    <label
-      >Height, px<input v-model.number="facts.height" class="field" type="number" min="1"
-    /></label>
-    <label
-      >Seen at, CSS px wide<input
-        v-model.number="facts.viewWidth"
-        class="field"
-        type="number"
-        min="1"
-    /></label>
-    <label
-      >Margin, px<input v-model.number="facts.margin" class="field" type="number" min="0"
-    /></label>
+    <label>Width, px<NumberField v-model="facts.width" :min="1" /></label>
+    <label>Height, px<NumberField v-model="facts.height" :min="1" /></label>
+    <label>Seen at, CSS px wide<NumberField v-model="facts.viewWidth" :min="1" /></label>
+    <label>Margin, px<NumberField v-model="facts.margin" :min="0" /></label>
     <AreaList
       v-model="facts.covered"
       title="Covered by the channel"
@@ -64,9 +59,14 @@ const KEPT = ["headline", "logo", "price", "badge", "cta", "all"];
       label="name"
       :keeps="KEPT"
     />
-    <label class="wide">Source<input v-model="facts.source" class="field" /></label>
-    <label>Checked<input v-model="facts.checked" class="field" type="date" /></label>
-    <label class="wide">Note<input v-model="facts.note" class="field" /></label>
+    <label class="wide">Source<TextField v-model="facts.source" /></label>
+    <label
+      >Checked<NDatePicker
+        v-model:formatted-value="facts.checked"
+        type="date"
+        value-format="yyyy-MM-dd"
+    /></label>
+    <label class="wide">Note<TextField v-model="facts.note" /></label>
     <p v-if="noRoom" class="wide must">
       Margin and covered areas leave nothing free: no words can stand here, only a picture.
     </p>

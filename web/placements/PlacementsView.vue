@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NButton } from "naive-ui";
 import { computed, onMounted, ref } from "vue";
 import type { PlacementFacts } from "../../core/api";
 import { isShipped, type Placement } from "../../core/placements";
@@ -11,6 +12,7 @@ import PlacementEditor from "./PlacementEditor.vue";
 import { useLibrary } from "../common/library";
 import { useToasts } from "../common/toasts";
 import { byChannel, channelName, isCalled } from "../wall/packing";
+import TextField from "../ui/TextField.vue";
 
 /** The team's placement catalogue: looked at, corrected, added to, and taken elsewhere as a file. */
 const library = useLibrary();
@@ -76,9 +78,9 @@ async function take(catalogue: unknown): Promise<void> {
 
 <template>
   <PageBar title="Placements">
-    <a class="button" href="/api/placements/export" download>Export as JSON</a>
+    <NButton tag="a" href="/api/placements/export" download>Export as JSON</NButton>
     <ImportJson label="Import" what="A catalogue to import" @read="take" @failed="toasts.fail" />
-    <button class="button main" @click="open = 'new'">Add a placement</button>
+    <NButton type="primary" @click="open = 'new'">Add a placement</NButton>
   </PageBar>
   <div class="columns">
     <main>
@@ -86,12 +88,12 @@ async function take(catalogue: unknown): Promise<void> {
       <p v-else-if="library.state === 'loading'" class="quiet">Loading the placements …</p>
       <template v-else>
         <div class="head">
-          <input
+          <TextField
             v-model="find"
             class="field"
-            type="search"
-            aria-label="Find a placement"
+            label="Find a placement"
             placeholder="Find by name, channel or size"
+            clearable
           />
           <p class="quiet small">
             Shaded: outside the margin. Darker: covered by the channel. Dashed: crops.

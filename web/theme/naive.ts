@@ -1,54 +1,150 @@
 import { usePreferredDark } from "@vueuse/core";
 import { darkTheme, type GlobalThemeOverrides } from "naive-ui";
 import { computed } from "vue";
+import { corner, dark, heights, light, typefaces, type Tokens } from "./tokens";
 
-/** The same roles as in tokens.css; Naive UI computes shades from them, so it needs the values themselves. */
-const light = {
-  leaf: "#2c6a4b",
-  ink: "#1f2d2a",
-  line: "#b9ae9b",
-  card: "#ffffff",
-  berry: "#b2273d",
-};
-const dark = {
-  leaf: "#7cc79f",
-  ink: "#f1ece1",
-  line: "#5d6a65",
-  card: "#1f2725",
-  berry: "#f28495",
-};
+const px = (length: number): string => `${length}px`;
+
+/** How the package's controls look here: flat, on paper, lines instead of shadows, leaf for what can be done. */
+export function overridesOf(tokens: Tokens): GlobalThemeOverrides {
+  const { leaf, ink, quiet, line, card, berry, lemon } = tokens;
+  const strong = tokens["line-strong"];
+  return {
+    common: {
+      primaryColor: leaf,
+      primaryColorHover: tokens["leaf-hover"],
+      primaryColorPressed: tokens["leaf-pressed"],
+      primaryColorSuppl: leaf,
+      infoColor: leaf,
+      infoColorHover: tokens["leaf-hover"],
+      infoColorPressed: tokens["leaf-pressed"],
+      infoColorSuppl: leaf,
+      successColor: leaf,
+      successColorHover: tokens["leaf-hover"],
+      successColorPressed: tokens["leaf-pressed"],
+      successColorSuppl: leaf,
+      warningColor: lemon,
+      warningColorHover: lemon,
+      warningColorPressed: lemon,
+      warningColorSuppl: lemon,
+      errorColor: berry,
+      errorColorHover: tokens["berry-hover"],
+      errorColorPressed: tokens["berry-hover"],
+      errorColorSuppl: berry,
+      textColorBase: ink,
+      textColor1: ink,
+      textColor2: ink,
+      textColor3: quiet,
+      textColorDisabled: quiet,
+      placeholderColor: quiet,
+      iconColor: quiet,
+      borderColor: strong,
+      dividerColor: line,
+      bodyColor: tokens.paper,
+      cardColor: card,
+      modalColor: card,
+      popoverColor: card,
+      tableColor: card,
+      inputColor: card,
+      hoverColor: tokens["leaf-tint"],
+      boxShadow1: "none",
+      boxShadow2: `0 4px 16px ${tokens.shade}`,
+      boxShadow3: `0 8px 24px ${tokens.shade}`,
+      borderRadius: px(corner),
+      borderRadiusSmall: px(corner),
+      fontFamily: typefaces.text,
+      fontWeightStrong: "600",
+      fontSize: "14px",
+      fontSizeSmall: "13px",
+      fontSizeMedium: "14px",
+      fontSizeLarge: "15px",
+      heightSmall: px(heights.small),
+      heightMedium: px(heights.medium),
+      heightLarge: px(heights.large),
+      cubicBezierEaseInOut: "linear",
+    },
+    Button: {
+      fontWeight: "600",
+      color: card,
+      textColor: leaf,
+      textColorHover: tokens["leaf-hover"],
+      textColorPressed: tokens["leaf-pressed"],
+      textColorFocus: leaf,
+      textColorDisabled: quiet,
+      textColorQuaternary: leaf,
+      textColorQuaternaryHover: tokens["leaf-hover"],
+      textColorPrimary: tokens["on-leaf"],
+      textColorHoverPrimary: tokens["on-leaf"],
+      textColorPressedPrimary: tokens["on-leaf"],
+      textColorFocusPrimary: tokens["on-leaf"],
+      textColorDisabledPrimary: tokens["on-leaf"],
+      borderHover: `1px solid ${leaf}`,
+      borderFocus: `1px solid ${leaf}`,
+      borderPressed: `1px solid ${tokens["leaf-pressed"]}`,
+      colorQuaternaryHover: tokens["leaf-tint"],
+      colorQuaternaryPressed: tokens["leaf-tint"],
+      opacityDisabled: "0.6",
+      rippleDuration: "0s",
+      paddingMedium: "0 14px",
+      paddingSmall: "0 10px",
+    },
+    Input: {
+      borderHover: `1px solid ${leaf}`,
+      borderFocus: `1px solid ${leaf}`,
+      boxShadowFocus: "none",
+      caretColor: ink,
+      color: card,
+      colorFocus: card,
+      paddingMedium: "0 10px",
+    },
+    InternalSelection: {
+      borderHover: `1px solid ${leaf}`,
+      borderFocus: `1px solid ${leaf}`,
+      borderActive: `1px solid ${leaf}`,
+      boxShadowFocus: "none",
+      boxShadowActive: "none",
+      color: card,
+      colorActive: card,
+    },
+    InternalSelectMenu: {
+      optionColorPending: tokens["leaf-tint"],
+      optionTextColorActive: leaf,
+      optionCheckColor: leaf,
+    },
+    Checkbox: {
+      boxShadowFocus: "none",
+      border: `1px solid ${strong}`,
+      checkMarkColor: tokens["on-leaf"],
+    },
+    Radio: { boxShadowFocus: `inset 0 0 0 1px ${leaf}`, boxShadow: `inset 0 0 0 1px ${strong}` },
+    Slider: {
+      railColor: line,
+      railColorHover: line,
+      fillColor: leaf,
+      fillColorHover: leaf,
+      handleColor: card,
+      handleBoxShadow: `0 0 0 1px ${leaf}`,
+      handleBoxShadowHover: `0 0 0 2px ${leaf}`,
+      handleBoxShadowActive: `0 0 0 2px ${leaf}`,
+      handleBoxShadowFocus: `0 0 0 2px ${leaf}`,
+      handleSize: "16px",
+      railHeight: "4px",
+    },
+    Switch: { railColor: strong, railColorActive: leaf, boxShadowFocus: "none" },
+    Tooltip: { color: ink, textColor: tokens.paper, padding: "6px 10px" },
+    Dialog: { borderRadius: px(corner) },
+    Card: { borderRadius: px(corner), borderColor: line },
+    Tabs: { tabTextColorActiveLine: ink, barColor: tokens.zest },
+    // Tables lie on the page, not on a card.
+    Table: { thColor: "transparent", tdColor: "transparent", borderColor: line },
+    Alert: { padding: "12px 22px" },
+    Message: { boxShadow: `0 4px 16px ${tokens.shade}` },
+  };
+}
 
 export function useNaiveTheme() {
   const isDark = usePreferredDark();
   const theme = computed(() => (isDark.value ? darkTheme : null));
-  const overrides = computed<GlobalThemeOverrides>(() => {
-    const { leaf, ink, line, card, berry } = isDark.value ? dark : light;
-    return {
-      common: {
-        primaryColor: leaf,
-        primaryColorHover: leaf,
-        primaryColorPressed: leaf,
-        primaryColorSuppl: leaf,
-        errorColor: berry,
-        textColorBase: ink,
-        textColor1: ink,
-        textColor2: ink,
-        borderColor: line,
-        cardColor: card,
-        modalColor: card,
-        popoverColor: card,
-        borderRadius: "4px",
-        fontFamily: '"Instrument Sans Variable", sans-serif',
-        placeholderColor: isDark.value ? "#a9b4af" : "#5c6864",
-      },
-      // Tables lie on the page, not on a card.
-      Table: {
-        thColor: "transparent",
-        tdColor: "transparent",
-        borderColor: `${line}66`,
-      },
-      Alert: { padding: "12px 22px" },
-    };
-  });
+  const overrides = computed(() => overridesOf(isDark.value ? dark : light));
   return { theme, overrides };
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NButton } from "naive-ui";
 import { computed, ref } from "vue";
 import { altText } from "../../core/api";
 import { slotName } from "../../core/message";
@@ -88,11 +89,9 @@ const showsSize = computed(() => !["batch", "deliver", "look"].includes(props.st
         </template>
       </dl>
       <section v-if="open.piece" class="actions" aria-label="This size">
-        <button class="button" @click="picking = true">Other layouts</button>
-        <button v-if="!isLead" class="button" @click="leading = true">Make it the lead</button>
-        <button v-if="changed" class="button" @click="giveBack">
-          Give back what was changed here
-        </button>
+        <NButton @click="picking = true">Other layouts</NButton>
+        <NButton v-if="!isLead" @click="leading = true">Make it the lead</NButton>
+        <NButton v-if="changed" @click="giveBack"> Give back what was changed here </NButton>
       </section>
       <PicturePanel :placement="placement" />
       <LayoutPicker v-model:shown="picking" :placement="placement" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NButton, NCheckbox, NCheckboxGroup, NRadio, NRadioGroup } from "naive-ui";
 import { ref, shallowRef, watch } from "vue";
 import { isText } from "../../core/piece";
 import { LookName, moodOf, Purpose, type Template } from "../../core/templates";
@@ -7,6 +8,8 @@ import { usePiece } from "./piece";
 import { useTemplates } from "../new-piece/templates";
 import { useToasts } from "../common/toasts";
 import DialogCard from "../common/DialogCard.vue";
+import SelectField from "../ui/SelectField.vue";
+import TextField from "../ui/TextField.vue";
 
 /**
  * Saves the open piece as a template of the house; or, when it began with one, changes that one, which nothing else
@@ -87,40 +90,42 @@ async function save(): Promise<void> {
     <form class="asking" @submit.prevent="save">
       <fieldset v-if="began">
         <legend class="hidden-name">New or changed</legend>
-        <label class="one">
-          <input v-model="changing" type="radio" :value="false" /> As a new template
-        </label>
-        <label class="one">
-          <input v-model="changing" type="radio" :value="true" /> Change “{{ began.name }}”, which
-          it began with
-        </label>
+        <NRadioGroup v-model:value="changing" name="changing"
+          ><NRadio :value="false">As a new template</NRadio
+          ><NRadio :value="true"
+            >Change “{{ began.name }}”, which it began with</NRadio
+          ></NRadioGroup
+        >
       </fieldset>
-      <label>Name<input v-model="name" class="field" maxlength="80" required /></label>
+      <label>Name<TextField v-model="name" :maxlength="80" required /></label>
       <label
         >What it is for
-        <select v-model="purpose" class="field">
-          <option v-for="one in Purpose.options" :key="one">{{ one }}</option>
-        </select></label
-      >
+        <SelectField
+          v-model="purpose"
+          label="What it is for"
+          :options="Purpose.options.map((value) => ({ value, label: value }))"
+      /></label>
       <label
         >What it looks like
-        <select v-model="look" class="field">
-          <option v-for="one in LookName.options" :key="one">{{ one }}</option>
-        </select></label
-      >
-      <label>Note for whoever uses it<input v-model="note" class="field" maxlength="500" /></label>
+        <SelectField
+          v-model="look"
+          label="What it looks like"
+          :options="LookName.options.map((value) => ({ value, label: value }))"
+      /></label>
+      <label>Note for whoever uses it<TextField v-model="note" :maxlength="500" /></label>
       <fieldset v-if="open.piece">
         <legend>Fixed, whatever the message is</legend>
-        <template v-for="(filling, slot) in open.piece.message" :key="slot">
-          <span v-if="isText(filling)" class="one">
-            <input :id="`fix-${slot}`" v-model="fixed" type="checkbox" :value="slot" />
-            <label :for="`fix-${slot}`">{{ filling.text || slot }}</label>
-          </span>
-        </template>
+        <NCheckboxGroup v-model:value="fixed"
+          ><template v-for="(filling, slot) in open.piece.message" :key="slot"
+            ><NCheckbox v-if="isText(filling)" :value="slot" class="one">{{
+              filling.text || slot
+            }}</NCheckbox></template
+          ></NCheckboxGroup
+        >
       </fieldset>
-      <button class="button main" type="submit">
+      <NButton type="primary" attr-type="submit">
         {{ changing ? "Change the template" : "Save the template" }}
-      </button>
+      </NButton>
     </form>
   </DialogCard>
 </template>

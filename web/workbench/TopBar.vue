@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NButton } from "naive-ui";
 import { Redo2, Undo2 } from "@lucide/vue";
 import { computed } from "vue";
 import { toAct, type LayoutReport } from "../../core/preflight";
@@ -78,24 +79,24 @@ const stepTitle = (word: string, step: string | undefined, keys: string): string
         :title="open.waitsFor"
         >{{ open.piece ? states[open.saving] : "" }}</span
       >
-      <button
-        class="button plain"
+      <NButton
+        quaternary
         aria-label="Undo"
         :title="stepTitle('Undo', open.undoes, 'Ctrl+Z')"
         :disabled="!open.undoes"
         @click="open.undo()"
       >
         <Undo2 :size="18" aria-hidden="true" />
-      </button>
-      <button
-        class="button plain"
+      </NButton>
+      <NButton
+        quaternary
         aria-label="Redo"
         :title="stepTitle('Redo', open.redoes, 'Ctrl+Shift+Z')"
         :disabled="!open.redoes"
         @click="open.redo()"
       >
         <Redo2 :size="18" aria-hidden="true" />
-      </button>
+      </NButton>
     </div>
   </header>
 </template>

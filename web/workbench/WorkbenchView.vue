@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NButton } from "naive-ui";
 import { computed, onBeforeUnmount, provide, watch } from "vue";
 import { useRouter } from "vue-router";
 import { wallKey } from "../wall/wall-key";
@@ -18,6 +19,7 @@ import { useLibrary } from "../common/library";
 import { usePiece } from "./piece";
 import { useWall } from "../wall/use-wall";
 import { useShortcuts } from "./use-shortcuts";
+import LinkButton from "../ui/LinkButton.vue";
 
 const props = defineProps<{ id: string; step: Step }>();
 
@@ -81,8 +83,8 @@ const failed = computed(() => open.failure || (library.state === "failed" ? libr
       <h1>This piece cannot be opened</h1>
       <p>{{ failed }}</p>
       <p class="actions">
-        <button class="button" @click="open.open(id)">Try again</button>
-        <RouterLink class="button" to="/">Go to the crates</RouterLink>
+        <NButton @click="open.open(id)">Try again</NButton>
+        <LinkButton to="/">Go to the crates</LinkButton>
       </p>
     </main>
     <main v-else-if="!open.piece || !open.brand" class="note quiet">Opening the piece …</main>

@@ -92,16 +92,16 @@ const wordsOf = (variation: VariationAnswer): string => Object.values(variation.
     </p>
     <p v-else-if="batch.message" class="small failed">{{ batch.message }}</p>
     <div v-if="batch.placements.length > 1" class="tabs" role="group" aria-label="Size shown">
-      <button
+      <NButton
         v-for="id in batch.placements"
         :key="id"
-        class="button plain"
+        quaternary
         :class="{ current: id === placement }"
         :aria-pressed="id === placement"
         @click="placement = id"
       >
         {{ placementNamed(id)?.name ?? id }}
-      </button>
+      </NButton>
     </div>
     <div class="sheet">
       <figure
@@ -133,9 +133,9 @@ const wordsOf = (variation: VariationAnswer): string => Object.values(variation.
       </figure>
     </div>
     <nav v-if="pages > 1" class="pages" aria-label="Pages">
-      <button class="button" :disabled="page === 0" @click="page--">Earlier</button>
+      <NButton :disabled="page === 0" @click="page--">Earlier</NButton>
       <span class="number">Page {{ page + 1 }} of {{ pages }}</span>
-      <button class="button" :disabled="page === pages - 1" @click="page++">Later</button>
+      <NButton :disabled="page === pages - 1" @click="page++">Later</NButton>
     </nav>
   </section>
 </template>

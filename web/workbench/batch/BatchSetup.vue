@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NButton, NCheckbox, NRadio, NRadioGroup } from "naive-ui";
 import { computed } from "vue";
 import { useBatch } from "./batch";
 import { useLibrary } from "../../common/library";
@@ -29,12 +30,9 @@ function toggle(list: string[], id: string): string[] {
   <section class="setup" aria-label="How to combine">
     <fieldset>
       <legend>Pairing</legend>
-      <label
-        ><input v-model="batch.pairing" type="radio" value="in-step" /> In step: row by row</label
-      >
-      <label
-        ><input v-model="batch.pairing" type="radio" value="every-mix" /> Every mix of the
-        columns</label
+      <NRadioGroup v-model:value="batch.pairing" name="pairing"
+        ><NRadio value="in-step">In step: row by row</NRadio
+        ><NRadio value="every-mix">Every mix of the columns</NRadio></NRadioGroup
       >
     </fieldset>
     <fieldset v-if="batch.pictureSlot">
@@ -58,19 +56,18 @@ function toggle(list: string[], id: string): string[] {
     </fieldset>
     <fieldset>
       <legend>Sizes</legend>
-      <label v-for="placement in open.placements" :key="placement.id">
-        <input
-          type="checkbox"
-          :checked="batch.placements.includes(placement.id)"
-          @change="batch.placements = toggle(batch.placements, placement.id)"
-        />
-        {{ placement.name }}
-      </label>
+      <NCheckbox
+        v-for="placement in open.placements"
+        :key="placement.id"
+        :checked="batch.placements.includes(placement.id)"
+        @update:checked="batch.placements = toggle(batch.placements, placement.id)"
+        >{{ placement.name }}</NCheckbox
+      >
     </fieldset>
     <FileFields v-model:format="batch.format" v-model:scale="batch.scale" />
     <div class="make">
       <strong class="number" role="status">{{ count }}</strong>
-      <button class="button main" :disabled="!ready" @click="batch.start()">Make them</button>
+      <NButton type="primary" :disabled="!ready" @click="batch.start()">Make them</NButton>
     </div>
   </section>
 </template>

@@ -1,16 +1,18 @@
 <script setup lang="ts">
+import { NButton } from "naive-ui";
 import { FileSpreadsheet } from "@lucide/vue";
-import { computed, ref, useTemplateRef } from "vue";
+import { computed, ref } from "vue";
 import { slotNamed, slotsWithAlternatives } from "../../../core/batch";
 import { slotName } from "../../../core/message";
 import { useBatch } from "./batch";
 import { usePiece } from "../piece";
 import { counted } from "../../common/counted";
+import FileButton from "../../ui/FileButton.vue";
+import TextField from "../../ui/TextField.vue";
 
 /** Where a table comes in: pasted, opened or dropped; then it is shown, with what is used of it. */
 const batch = useBatch();
 const open = usePiece();
-const chooser = useTemplateRef("chooser");
 const text = ref("");
 const ROWS_SHOWN = 8;
 
@@ -23,12 +25,6 @@ const NOTES_SHOWN = 5;
 
 async function take(file: File | undefined): Promise<void> {
   if (file) await batch.read(file);
-}
-
-function chosen(event: Event): void {
-  const input = event.target as HTMLInputElement;
-  void take(input.files?.[0]);
-  input.value = "";
 }
 </script>
 
@@ -44,23 +40,24 @@ function chosen(event: Event): void {
         One row for each variation; the headings name slots of this piece, such as {{ example }}.
         Empty cells keep the piece's own words.
       </p>
-      <textarea
+      <TextField
         v-model="text"
-        class="field"
-        rows="6"
-        aria-label="Paste a table"
+        :rows="6"
+        label="Paste a table"
         placeholder="Paste a table here, or drop a CSV or XLSX file"
-      ></textarea>
+      />
       <div class="actions">
-        <button class="button main" :disabled="!text.trim()" @click="batch.read(text)">
+        <NButton type="primary" :disabled="!text.trim()" @click="batch.read(text)">
           Use this table
-        </button>
-        <button class="button" @click="chooser?.click()">
-          <FileSpreadsheet :size="16" aria-hidden="true" /> Open a file
-        </button>
-        <button v-if="kept.length" class="button" @click="batch.takeAlternatives()">
+        </NButton>
+        <FileButton label="Open a table" accept=".csv,.tsv,.txt,.xlsx" @open="take($event[0])"
+          ><template #text
+            ><FileSpreadsheet :size="16" aria-hidden="true" /> Open a file</template
+          ></FileButton
+        >
+        <NButton v-if="kept.length" @click="batch.takeAlternatives()">
           Use what is kept: {{ kept.map(slotName).join(", ").toLowerCase() }}
-        </button>
+        </NButton>
       </div>
     </template>
     <template v-else>
@@ -98,7 +95,7 @@ function chosen(event: Event): void {
           {{ counted(batch.table.rows.length, "row")
           }}{{ batch.table.rows.length > ROWS_SHOWN ? `, the first ${ROWS_SHOWN} shown` : "" }}
         </span>
-        <button class="button" @click="batch.clear()">Another table</button>
+        <NButton @click="batch.clear()">Another table</NButton>
       </div>
       <ul v-if="notes.length" class="notes">
         <li v-for="(note, index) in notes.slice(0, NOTES_SHOWN)" :key="index">{{ note.text }}</li>
@@ -107,15 +104,6 @@ function chosen(event: Event): void {
         </li>
       </ul>
     </template>
-    <input
-      ref="chooser"
-      class="hidden-name"
-      type="file"
-      accept=".csv,.tsv,.txt,.xlsx"
-      tabindex="-1"
-      aria-label="Open a table"
-      @change="chosen"
-    />
   </section>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NButton, NCheckbox, NCheckboxGroup } from "naive-ui";
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from "vue";
 import { isUnderWay, type DeliveryAnswer, type ImageFormat } from "../../../core/api";
 import { DEFAULT_PATTERN } from "../../../core/batch";
@@ -15,6 +16,7 @@ import { usePiece } from "../piece";
 import { useToasts } from "../../common/toasts";
 import { wallWidths } from "../../wall/packing";
 import { useSharedWall } from "../../wall/wall-key";
+import TextField from "../../ui/TextField.vue";
 
 /** What is handed over: chosen sizes and batches in one zip, with names that can be found again. */
 const open = usePiece();
@@ -61,6 +63,11 @@ async function refresh(): Promise<void> {
   if (more) timer = setTimeout(() => void refresh(), 400);
 }
 
+function toggle(id: string): void {
+  const without = sizes.value.filter((other) => other !== id);
+  sizes.value = without.length < sizes.value.length ? without : [...sizes.value, id];
+}
+
 async function make(): Promise<void> {
   if (!open.piece) return;
   try {
@@ -87,13 +94,13 @@ const time = (value: string): string =>
     <header>
       <h2>Deliver</h2>
       <span class="space"></span>
-      <button class="button plain" @click="sizes = allChosen ? [] : placements.map((p) => p.id)">
+      <NButton quaternary @click="sizes = allChosen ? [] : placements.map((p) => p.id)">
         {{ allChosen ? "Choose none" : "Choose all" }}
-      </button>
+      </NButton>
       <SheetLinks />
     </header>
     <div class="tiles">
-      <label
+      <div
         v-for="placement in placements"
         :key="placement.id"
         :class="{ off: !sizes.includes(placement.id) }"
@@ -104,31 +111,35 @@ const time = (value: string): string =>
           :placement="placement"
           :width="widths.get(placement.id) ?? 1"
           :label="placement.name"
-        />
-        <span class="name"
-          ><input v-model="sizes" type="checkbox" :value="placement.id" />
-          {{ placement.name }}</span
+          @click="toggle(placement.id)"
+        /><NCheckbox
+          class="name"
+          :checked="sizes.includes(placement.id)"
+          @update:checked="toggle(placement.id)"
+          >{{ placement.name }}</NCheckbox
         >
-      </label>
+      </div>
     </div>
     <OutdatedList v-if="open.brand && open.piece" :brand="open.brand" :piece="open.piece.id" />
     <InLedger>
       <fieldset v-if="withFiles.length">
         <legend>Batches</legend>
-        <label v-for="one in withFiles" :key="one.id">
-          <input v-model="batches" type="checkbox" :value="one.id" />
-          {{ one.variations }} variations, {{ one.made }} files, {{ time(one.started) }}
-        </label>
+        <NCheckboxGroup v-model:value="batches"
+          ><NCheckbox v-for="one in withFiles" :key="one.id" :value="one.id"
+            >{{ one.variations }} variations, {{ one.made }} files,
+            {{ time(one.started) }}</NCheckbox
+          ></NCheckboxGroup
+        >
       </fieldset>
       <section class="form" aria-label="Files">
         <FileFields v-model:format="format" v-model:scale="scale" />
         <label>
           Names
-          <textarea v-model="pattern" class="field pattern" rows="3" spellcheck="false"></textarea>
+          <TextField v-model="pattern" class="pattern" :rows="3" />
         </label>
-        <button class="button main" :disabled="count === 0" @click="make">
+        <NButton type="primary" :disabled="count === 0" @click="make">
           {{ count === 0 ? "Nothing chosen" : `Make a zip of ${counted(count, "file")}` }}
-        </button>
+        </NButton>
       </section>
       <DeliveryList :deliveries="deliveries" @changed="refresh" />
     </InLedger>

@@ -1,28 +1,32 @@
 <script setup lang="ts">
 import type { ImageFormat } from "../../../core/api";
+import SelectField from "../../ui/SelectField.vue";
 
 /** In which form files are made: their format, and how many pixels for each of the placement's. */
 const format = defineModel<ImageFormat>("format", { required: true });
 const scale = defineModel<1 | 2>("scale", { required: true });
+
+const FORMATS = [
+  { value: "png", label: "PNG" },
+  { value: "jpeg", label: "JPEG" },
+  { value: "webp", label: "WebP" },
+  { value: "svg", label: "SVG, words as outlines" },
+] as const;
+const SCALES = [
+  { value: 1, label: "the size itself" },
+  { value: 2, label: "twice the size" },
+] as const;
 </script>
 
 <template>
   <div class="files">
     <label>
       Files
-      <select v-model="format" class="field">
-        <option value="png">PNG</option>
-        <option value="jpeg">JPEG</option>
-        <option value="webp">WebP</option>
-        <option value="svg">SVG, words as outlines</option>
-      </select>
+      <SelectField v-model="format" label="Files" :options="FORMATS" />
     </label>
     <label>
       Scale
-      <select v-model="scale" class="field">
-        <option :value="1">the size itself</option>
-        <option :value="2">twice the size</option>
-      </select>
+      <SelectField v-model="scale" label="Scale" :options="SCALES" />
     </label>
   </div>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NButton } from "naive-ui";
 import { LayoutTemplate, Pin, PinOff, Shuffle } from "@lucide/vue";
 import { computed, ref } from "vue";
 import { brandSpreads, defaultSpread } from "../../../core/brand";
@@ -12,6 +13,7 @@ import SpreadCard from "./SpreadCard.vue";
 import { useLibrary } from "../../common/library";
 import { usePiece } from "../piece";
 import { useToasts } from "../../common/toasts";
+import SelectField from "../../ui/SelectField.vue";
 
 /** The brand, and the ways of spreading its colours over the piece. */
 const library = useLibrary();
@@ -86,15 +88,12 @@ async function pin(): Promise<void> {
     <InLedger>
       <label>
         Brand
-        <select
-          class="field"
-          :value="open.piece?.brand"
-          @change="changeBrand(($event.target as HTMLSelectElement).value)"
-        >
-          <option v-for="brand in library.brands" :key="brand.id" :value="brand.id">
-            {{ brand.name }}
-          </option>
-        </select>
+        <SelectField
+          label="Brand"
+          :model-value="open.piece?.brand"
+          :options="library.brands.map(({ id, name }) => ({ value: id, label: name }))"
+          @update:model-value="changeBrand($event ?? '')"
+        />
       </label>
       <p v-if="open.piece?.origin" class="quiet small began">
         Began with the {{ open.piece.origin.kind }}
@@ -106,16 +105,16 @@ async function pin(): Promise<void> {
         <b v-else>{{ open.piece.origin.name }}</b>
       </p>
       <div class="ways">
-        <button class="button" :disabled="all.length < 2" @click="another">
+        <NButton :disabled="all.length < 2" @click="another">
           <Shuffle :size="16" aria-hidden="true" /> Another spread
-        </button>
-        <button class="button" :disabled="all.length === 0" @click="pin">
+        </NButton>
+        <NButton :disabled="all.length === 0" @click="pin">
           <component :is="pinned ? PinOff : Pin" :size="16" aria-hidden="true" />
           {{ pinned ? "Unpin it from the kit" : "Pin it to the kit" }}
-        </button>
-        <button class="button" @click="saving = true">
+        </NButton>
+        <NButton @click="saving = true">
           <LayoutTemplate :size="16" aria-hidden="true" /> Save as a template
-        </button>
+        </NButton>
       </div>
     </InLedger>
     <SaveTemplate v-model:shown="saving" />
@@ -123,7 +122,7 @@ async function pin(): Promise<void> {
       Three colours at most, and all of them readable.
       <template v-if="pages > 1">
         {{ page + 1 }} of {{ pages }}
-        <button class="button plain" @click="page = (page + 1) % pages">Show others</button>
+        <NButton quaternary @click="page = (page + 1) % pages">Show others</NButton>
       </template>
     </p>
     <p v-if="choices.length === 0" class="quiet">

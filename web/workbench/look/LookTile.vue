@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NButton } from "naive-ui";
 import { Pin } from "@lucide/vue";
 import type { Brand } from "../../../core/brand";
 import type { Piece } from "../../../core/piece";
@@ -22,14 +23,14 @@ const emit = defineEmits<{ pick: [fitted: Piece]; pin: [] }>();
     <figcaption>
       <span class="name">
         {{ name }}
-        <button
+        <NButton
+          text
           class="pin"
           :aria-pressed="pinned"
           :aria-label="pinned ? `Unpin ${name}` : `Pin ${name}`"
           @click="emit('pin')"
-        >
-          <Pin :size="14" :fill="pinned ? 'currentColor' : 'none'" aria-hidden="true" />
-        </button>
+          ><Pin :size="14" :fill="pinned ? 'currentColor' : 'none'" aria-hidden="true"
+        /></NButton>
       </span>
       <span class="quiet small changed">{{ changed.join(", ") || "as it is now" }}</span>
     </figcaption>

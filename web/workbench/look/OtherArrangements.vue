@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NButton } from "naive-ui";
 import { useEventListener, useLocalStorage } from "@vueuse/core";
 import { computed, onMounted, ref } from "vue";
 import type { Piece } from "../../../core/piece";
@@ -116,7 +117,7 @@ function take(fitted: Piece, { name, changed }: Shown): void {
     <header>
       <h2>Another look</h2>
       <span class="quiet">the same message, arranged, coloured and set otherwise</span>
-      <button class="button" title="n" @click="more">Twelve more</button>
+      <NButton title="n" @click="more">Twelve more</NButton>
     </header>
     <p v-if="failure" role="alert" class="failure">{{ failure }}</p>
     <template v-for="{ title, looks } in groups" v-else-if="open.brand" :key="title">

@@ -1,20 +1,21 @@
 <script setup lang="ts">
 import { Plus } from "@lucide/vue";
-import { NButton, NSelect, NSwitch } from "naive-ui";
-import { computed, ref, useTemplateRef } from "vue";
+import { NButton, NSwitch } from "naive-ui";
+import { computed, ref } from "vue";
 import { LANGUAGES, languageName } from "../../../core/language/names";
 import { RULING_SLOTS, slotHints, slotName } from "../../../core/message";
 import { isPicture, type Filling } from "../../../core/piece";
 import { useLibrary } from "../../common/library";
 import { usePiece } from "../piece";
 import { useToasts } from "../../common/toasts";
+import FileButton from "../../ui/FileButton.vue";
+import SelectField from "../../ui/SelectField.vue";
 
 /** What a message does not have yet, each added with a press: words by their slot, and a picture. */
 const emit = defineEmits<{ added: [slot: string] }>();
 const open = usePiece();
 const library = useLibrary();
 const toasts = useToasts();
-const chooser = useTemplateRef("chooser");
 const busy = ref(false);
 
 const message = computed(() => open.piece?.message ?? {});
@@ -58,11 +59,10 @@ function freeSlot(): string {
   }
 }
 
-async function addPictures(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement;
+async function addPictures(files: File[]): Promise<void> {
   busy.value = true;
   try {
-    for (const file of input.files ?? []) {
+    for (const file of files) {
       const { id } = await library.addPicture(file, open.piece?.brand);
       put(freeSlot(), { picture: id });
     }
@@ -70,7 +70,6 @@ async function addPictures(event: Event): Promise<void> {
     toasts.fail(error);
   } finally {
     busy.value = false;
-    input.value = "";
   }
 }
 </script>
@@ -83,10 +82,18 @@ async function addPictures(event: Event): Promise<void> {
         <template #icon><Plus aria-hidden="true" /></template>
         {{ slotName(slot) }}
       </NButton>
-      <NButton size="tiny" :disabled="busy" @click="chooser?.click()">
-        <template #icon><Plus aria-hidden="true" /></template>
-        {{ hasPicture ? "Another picture" : "Picture" }}
-      </NButton>
+      <FileButton
+        label="Add a picture to the message"
+        accept="image/*"
+        multiple
+        size="tiny"
+        :disabled="busy"
+        @open="addPictures"
+        ><template #text
+          ><Plus :size="12" aria-hidden="true" />
+          {{ hasPicture ? "Another picture" : "Picture" }}</template
+        ></FileButton
+      >
     </div>
     <label class="logo">
       <NSwitch size="small" :value="hasLogo" aria-label="The logo is shown" @update:value="show" />
@@ -94,26 +101,16 @@ async function addPictures(event: Event): Promise<void> {
     </label>
     <label class="language">
       <span>Language</span>
-      <NSelect
+      <SelectField
         size="small"
         filterable
-        :value="open.piece?.language ?? null"
+        label="Language of the message"
+        :model-value="open.piece?.language"
         :options="languages"
         placeholder="English, unless it is said"
-        aria-label="Language of the message"
-        @update:value="speak"
+        @update:model-value="speak($event ?? 'en')"
       />
     </label>
-    <input
-      ref="chooser"
-      class="hidden-name"
-      type="file"
-      accept="image/*"
-      multiple
-      tabindex="-1"
-      aria-label="Add a picture to the message"
-      @change="addPictures"
-    />
   </section>
 </template>
 

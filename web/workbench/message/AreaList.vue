@@ -3,7 +3,11 @@
   lang="ts"
   generic="Area extends Box & { keeps?: string[]; shape?: 'rect' | 'circle' }"
 >
+import { NButton, NCheckbox } from "naive-ui";
 import type { Box } from "../../../core/geometry";
+import NumberField from "../../ui/NumberField.vue";
+import SelectField from "../../ui/SelectField.vue";
+import TextField from "../../ui/TextField.vue";
 
 /** Parts of a frame that a channel covers or shows alone, each with its name and its box. */
 const areas = defineModel<Area[]>({ required: true });
@@ -18,6 +22,10 @@ const props = defineProps<{
   keeps?: readonly string[];
 }>();
 
+const SHAPES = [
+  { value: "rect", label: "Rectangle" },
+  { value: "circle", label: "Circle" },
+] as const;
 const EDGES = ["x", "y", "width", "height"] as const;
 
 function add(): void {
@@ -32,8 +40,6 @@ function change(index: number, part: Partial<Area>): void {
 
 const toggled = (list: readonly string[] = [], role: string): string[] =>
   list.includes(role) ? list.filter((one) => one !== role) : [...list, role];
-const numberOf = (event: Event): number => Number((event.target as HTMLInputElement).value) || 0;
-const textOf = (event: Event): string => (event.target as HTMLInputElement).value;
 const named = (value: unknown): Partial<Area> => ({ [props.label]: value }) as Partial<Area>;
 </script>
 
@@ -41,54 +47,53 @@ const named = (value: unknown): Partial<Area> => ({ [props.label]: value }) as P
   <fieldset class="areas">
     <legend>
       {{ title }}
-      <button type="button" class="button plain" @click="add">Add one</button>
+      <NButton quaternary @click="add">Add one</NButton>
     </legend>
     <div v-for="(area, index) in areas" :key="index" class="area">
-      <input
+      <TextField
         class="field"
-        :aria-label="`${title}, ${index + 1}, name`"
-        :value="area[label]"
-        @input="change(index, named(textOf($event)))"
+        size="small"
+        :label="`${title}, ${index + 1}, name`"
+        :model-value="String(area[label] ?? '')"
+        @update:model-value="change(index, named($event ?? ''))"
       />
-      <select
+      <SelectField
         v-if="area.shape"
         class="field"
-        :aria-label="`${title}, ${index + 1}, shape`"
-        :value="area.shape"
-        @change="change(index, { shape: textOf($event) } as Partial<Area>)"
-      >
-        <option value="rect">Rectangle</option>
-        <option value="circle">Circle</option>
-      </select>
-      <button
-        type="button"
-        class="button plain"
+        size="small"
+        :label="`${title}, ${index + 1}, shape`"
+        :model-value="area.shape"
+        :options="SHAPES"
+        @update:model-value="change(index, { shape: $event } as Partial<Area>)"
+      />
+      <NButton
+        quaternary
         :aria-label="`Remove ${area[label]}`"
         @click="areas = areas.filter((_, i) => i !== index)"
       >
         Remove
-      </button>
+      </NButton>
       <div class="edges">
         <label v-for="edge in EDGES" :key="edge">
           {{ edge }}
-          <input
+          <NumberField
             class="field"
-            type="number"
-            :value="area[edge]"
-            @input="change(index, { [edge]: numberOf($event) } as Partial<Area>)"
+            size="small"
+            :model-value="area[edge]"
+            @update:model-value="change(index, { [edge]: $event ?? 0 } as Partial<Area>)"
           />
         </label>
       </div>
       <div v-if="keeps" class="keeps">
         <span>keeps</span>
-        <label v-for="role in keeps" :key="role">
-          <input
-            type="checkbox"
-            :checked="area.keeps?.includes(role)"
-            @change="change(index, { keeps: toggled(area.keeps, role) } as Partial<Area>)"
-          />
-          {{ role }}
-        </label>
+        <NCheckbox
+          v-for="role in keeps"
+          :key="role"
+          size="small"
+          :checked="area.keeps?.includes(role) ?? false"
+          @update:checked="change(index, { keeps: toggled(area.keeps, role) } as Partial<Area>)"
+          >{{ role }}</NCheckbox
+        >
       </div>
     </div>
   </fieldset>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ImagePlus, X } from "@lucide/vue";
 import { NButton } from "naive-ui";
-import { computed, ref, useTemplateRef } from "vue";
+import { computed, ref } from "vue";
 import type { Area } from "../../../core/files";
 import type { PictureFilling } from "../../../core/piece";
 import { useLibrary } from "../../common/library";
@@ -11,6 +11,8 @@ import { describeAreas } from "./areas";
 import PictureAreas from "./PictureAreas.vue";
 import PictureShelf from "../../common/PictureShelf.vue";
 import { slotName as nameOf } from "../../../core/message";
+import FileButton from "../../ui/FileButton.vue";
+import TextField from "../../ui/TextField.vue";
 
 /** One picture of the message: replaced by a drop, a paste or from the shelf, with what of it is kept whole. */
 const props = defineProps<{ slotName: string; filling: PictureFilling }>();
@@ -18,7 +20,6 @@ const props = defineProps<{ slotName: string; filling: PictureFilling }>();
 const open = usePiece();
 const library = useLibrary();
 const toasts = useToasts();
-const chooser = useTemplateRef("chooser");
 const shelfShown = ref(false);
 const over = ref(false);
 const busy = ref(false);
@@ -70,15 +71,8 @@ function paste(event: ClipboardEvent): void {
   void take(file);
 }
 
-function chosen(event: Event): void {
-  const input = event.target as HTMLInputElement;
-  void take(input.files?.[0]);
-  input.value = "";
-}
-
-function describe(event: Event): void {
-  const alt = (event.target as HTMLInputElement).value.trim();
-  open.set(["message", props.slotName, "alt"], alt);
+function describe(alt: string): void {
+  open.set(["message", props.slotName, "alt"], alt.trim());
 }
 </script>
 
@@ -103,19 +97,27 @@ function describe(event: Event): void {
         @change="keep"
       />
     </div>
-    <input
+    <TextField
       class="alt"
-      :value="filling.alt ?? ''"
-      maxlength="1000"
-      :aria-label="`What the ${nameOf(slotName).toLowerCase()} shows`"
+      size="small"
+      :model-value="filling.alt ?? ''"
+      :maxlength="1000"
+      :label="`What the ${nameOf(slotName).toLowerCase()} shows`"
       placeholder="Say what it shows"
       @change="describe"
     />
     <div class="actions">
-      <NButton size="small" :disabled="busy" @click="chooser?.click()">
-        <template #icon><ImagePlus aria-hidden="true" /></template>
-        {{ busy ? "Storing …" : "Replace" }}
-      </NButton>
+      <FileButton
+        :label="`Replace the ${slotName}`"
+        accept="image/*"
+        size="small"
+        :disabled="busy"
+        @open="take($event[0])"
+        ><template #text
+          ><ImagePlus :size="16" aria-hidden="true" />
+          {{ busy ? "Storing …" : "Replace" }}</template
+        ></FileButton
+      >
       <NButton size="small" quaternary @click="shelfShown = true">From the shelf</NButton>
       <NButton v-if="filling.areas" size="small" quaternary @click="keep(undefined)">
         What was found
@@ -124,15 +126,7 @@ function describe(event: Event): void {
         <template #icon><X aria-hidden="true" /></template>
       </NButton>
     </div>
-    <input
-      ref="chooser"
-      class="hidden-name"
-      type="file"
-      accept="image/*"
-      tabindex="-1"
-      :aria-label="`Replace the ${slotName}`"
-      @change="chosen"
-    />
+
     <PictureShelf v-model:shown="shelfShown" :brand="open.piece?.brand ?? ''" @picked="put" />
   </div>
 </template>

@@ -97,15 +97,16 @@ function byKey(event: KeyboardEvent): void {
     <div class="above">
       <label :for="id">{{ nameOf(slotName) }}</label>
       <span v-if="selected" class="emphases">
-        <button
+        <NButton
           v-for="one in emphases"
           :key="one.kind"
+          text
+          size="small"
           :title="one.key ? `${one.name} (Ctrl+${one.key.toUpperCase()})` : one.name"
           @mousedown.prevent
           @click="emphasise(one.kind)"
+          >{{ one.name }}</NButton
         >
-          {{ one.name }}
-        </button>
       </span>
       <NButton
         v-else-if="!text.trim()"
@@ -178,15 +179,6 @@ function byKey(event: KeyboardEvent): void {
 .emphases {
   display: flex;
   gap: 8px;
-}
-
-.emphases button {
-  padding: 0;
-  border: 0;
-  background: none;
-  color: var(--leaf);
-  font: inherit;
-  cursor: pointer;
 }
 
 .page {

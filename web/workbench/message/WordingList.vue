@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NButton } from "naive-ui";
 import { computed } from "vue";
 import { slotName as nameOf } from "../../../core/message";
 import { LIMITS, type TextFilling, type Wordings } from "../../../core/piece";
@@ -46,19 +47,23 @@ const drop = (index: number): void =>
 <template>
   <ul v-if="others.length" class="others" :aria-label="`Kept for the ${nameOf(slotName)}`">
     <li v-for="(one, index) in others" :key="one">
-      <button
+      <NButton
+        text
         class="use"
         :title="`Show this ${nameOf(slotName).toLowerCase()}`"
         @click="use(index)"
+        >{{ plainText(one) }}</NButton
       >
-        {{ plainText(one) }}
-      </button>
-      <button class="drop" :aria-label="`Do not keep “${plainText(one)}”`" @click="drop(index)">
-        ×
-      </button>
+      <NButton
+        text
+        class="drop"
+        :aria-label="`Do not keep “${plainText(one)}”`"
+        @click="drop(index)"
+        >×</NButton
+      >
     </li>
   </ul>
-  <button v-if="canKeep" class="keep" @click="keep">Keep it and write another</button>
+  <NButton v-if="canKeep" text class="keep" @click="keep">Keep it and write another</NButton>
 </template>
 
 <style scoped>

@@ -43,15 +43,13 @@ const levels = { "must-fix": "Must fix", "look-again": "Look again", note: "Note
       {{ words.title }}
     </h3>
     <p class="quiet">{{ words.text }}</p>
-    <button v-if="finding.mend" class="button" @click="mend(finding.mend)">
-      Use {{ finding.mend.name }}
-    </button>
+    <NButton v-if="finding.mend" @click="mend(finding.mend)"> Use {{ finding.mend.name }} </NButton>
     <NButton v-if="placement && finding.level !== 'must-fix'" @click="callFine(placement)">
       It is fine so
     </NButton>
-    <button v-if="finding.node" class="button" :aria-pressed="pointed" @click="emit('point')">
+    <NButton v-if="finding.node" :aria-pressed="pointed" @click="emit('point')">
       {{ pointed ? "Stop pointing" : "Point at it" }}
-    </button>
+    </NButton>
   </section>
 </template>
 

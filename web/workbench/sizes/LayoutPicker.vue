@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NButton } from "naive-ui";
 import { computed, ref, watch } from "vue";
 import { layoutKey, localOf, sameLayout, type LayoutId, type Piece } from "../../../core/piece";
 import { layoutName } from "../../../core/wording/layouts";
@@ -87,7 +88,7 @@ function sentence(layout: LayoutId): string {
         </button>
       </div>
       <p v-if="picked">
-        <button class="button" @click="pick(undefined)">Take the best again, always</button>
+        <NButton @click="pick(undefined)">Take the best again, always</NButton>
       </p>
     </template>
   </DialogCard>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NButton } from "naive-ui";
 import { computed, ref, shallowRef, watch } from "vue";
 import type { Piece } from "../../../core/piece";
 import type { Placement } from "../../../core/placements";
@@ -48,7 +49,7 @@ function accept(): void {
     <template v-else-if="open.piece && open.brand">
       <p>
         The piece is then composed as this size looks now, and the others follow from it.
-        <button class="button main" @click="accept">Make it the lead</button>
+        <NButton type="primary" @click="accept">Make it the lead</NButton>
       </p>
       <div class="pairs">
         <BeforeAfter

@@ -1,6 +1,10 @@
 <script setup lang="ts">
+import { NButton } from "naive-ui";
 import { computed, reactive, ref } from "vue";
 import { OwnSize, ownPlacement, refuseUnpaintable, type Placement } from "../../../core/placements";
+import NumberField from "../../ui/NumberField.vue";
+import SelectField from "../../ui/SelectField.vue";
+import TextField from "../../ui/TextField.vue";
 
 /** A size that no channel asks for: its sides and its margins. `taken` are the names that are in use. */
 const props = defineProps<{ taken: ReadonlySet<string> }>();
@@ -16,7 +20,7 @@ const wish = reactive<OwnSize>({
 });
 const failure = ref("");
 
-const uses = {
+const uses = Object.entries({
   post: "Post",
   story: "Story",
   ad: "Ad",
@@ -24,7 +28,10 @@ const uses = {
   thumbnail: "Thumbnail",
   profile: "Profile",
   poster: "Print",
-} satisfies Record<OwnSize["use"], string>;
+} satisfies Record<OwnSize["use"], string>).map(([value, label]) => ({
+  value: value as OwnSize["use"],
+  label,
+}));
 const leavesNothing = computed(
   () =>
     wish.margins.left + wish.margins.right >= wish.width ||
@@ -52,25 +59,16 @@ function add(): void {
 <template>
   <form class="own labelled" aria-label="A size of your own" novalidate @submit.prevent="add">
     <label class="name"
-      >Name<input v-model="wish.name" class="field" maxlength="80" placeholder="Booth screen"
+      >Name<TextField v-model="wish.name" :maxlength="80" placeholder="Booth screen"
     /></label>
-    <label
-      >Width, px<input v-model.number="wish.width" class="field" type="number" min="1"
-    /></label>
-    <label
-      >Height, px<input v-model.number="wish.height" class="field" type="number" min="1"
-    /></label>
-    <label
-      >Use
-      <select v-model="wish.use" class="field">
-        <option v-for="(name, use) in uses" :key="use" :value="use">{{ name }}</option>
-      </select></label
-    >
+    <label>Width, px<NumberField v-model="wish.width" :min="1" /></label>
+    <label>Height, px<NumberField v-model="wish.height" :min="1" /></label>
+    <label>Use <SelectField v-model="wish.use" label="Use" :options="uses" /></label>
     <label v-for="side in SIDES" :key="side">
       Margin {{ side }}
-      <input v-model.number="wish.margins[side]" class="field" type="number" min="0" />
+      <NumberField v-model="wish.margins[side]" :min="0" />
     </label>
-    <button class="button" type="submit">Add this size</button>
+    <NButton attr-type="submit">Add this size</NButton>
     <p v-if="failure" role="alert" class="note must">{{ failure }}</p>
     <p v-else-if="leavesNothing" class="note must">
       These margins leave no room for words; the picture alone will be there.

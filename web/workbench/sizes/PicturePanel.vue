@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NButton, NCheckbox } from "naive-ui";
 import { computed, ref, watch } from "vue";
 import { slotName } from "../../../core/message";
 import type { PictureStyle } from "../../../core/piece";
@@ -6,6 +7,8 @@ import type { Placement } from "../../../core/placements";
 import { usePiece } from "../piece";
 import FilterTiles from "./FilterTiles.vue";
 import { MOST_ZOOM, usePictureStyle } from "./use-picture-style";
+import SelectField from "../../ui/SelectField.vue";
+import SliderField from "../../ui/SliderField.vue";
 
 /** How a picture stands in its frame, and what is done to it; on all sizes, or on the selected one. */
 const props = defineProps<{ placement: Placement }>();
@@ -36,8 +39,7 @@ const amounts: { name: string; key: "brightness" | "contrast" | "saturation" | "
 const current = computed(() => shown.value && styleOf(shown.value).adjust);
 
 /** Nothing is kept of an amount that does nothing. */
-function setAmount(key: keyof Adjust, event: Event): void {
-  const value = Number((event.target as HTMLInputElement).value);
+function setAmount(key: keyof Adjust, value: number): void {
   const { [key]: _before, ...rest } = current.value ?? {};
   const next = value === 0 ? rest : { ...rest, [key]: value };
   if (shown.value) adjust(shown.value, Object.keys(next).length > 0 ? next : undefined);
@@ -48,33 +50,33 @@ function setAmount(key: keyof Adjust, event: Event): void {
   <section v-if="shown && open.brand && open.piece" class="panel" aria-label="Picture">
     <header>
       <h3>{{ slotName(shown.node.slot!) }}</h3>
-      <select v-if="pictures.length > 1" v-model="chosen" class="field" aria-label="Which picture">
-        <option v-for="(one, index) in pictures" :key="one.node.id" :value="index">
-          {{ slotName(one.node.slot!) }}
-        </option>
-      </select>
+      <SelectField
+        v-if="pictures.length > 1"
+        v-model="chosen"
+        label="Which picture"
+        size="small"
+        :options="pictures.map((one, value) => ({ value, label: slotName(one.node.slot!) }))"
+      />
     </header>
-    <label v-if="!isLead" class="only">
-      <input v-model="onlyHere" type="checkbox" /> Only on this size
-    </label>
+    <NCheckbox v-if="!isLead" v-model:checked="onlyHere">Only on this size</NCheckbox>
     <label class="amount">
       <span
         >Enlarged <b class="number">{{ Math.round(100 * zoomOf(shown)) }} %</b></span
       >
-      <input
-        type="range"
-        min="1"
+      <SliderField
+        label="Enlarged"
+        :min="1"
         :max="MOST_ZOOM"
-        step="0.05"
-        :value="zoomOf(shown)"
-        @input="zoomTo(shown, Number(($event.target as HTMLInputElement).value))"
+        :step="0.05"
+        :model-value="zoomOf(shown)"
+        @update:model-value="zoomTo(shown, $event)"
       />
     </label>
     <p class="quiet small">
       Look at a size large (Enter) to move it by hand.
-      <button v-if="styleOf(shown).framing" class="button plain" @click="release(shown)">
+      <NButton v-if="styleOf(shown).framing" quaternary @click="release(shown)">
         Back to what it shows
-      </button>
+      </NButton>
     </p>
     <details>
       <summary>Filters</summary>
@@ -93,13 +95,13 @@ function setAmount(key: keyof Adjust, event: Event): void {
           {{ name }}
           <b class="number">{{ Math.round(100 * (current?.[key] ?? 0)) }}</b>
         </span>
-        <input
-          type="range"
-          min="-1"
-          max="1"
-          step="0.05"
-          :value="current?.[key] ?? 0"
-          @input="setAmount(key, $event)"
+        <SliderField
+          :label="name"
+          :min="-1"
+          :max="1"
+          :step="0.05"
+          :model-value="current?.[key] ?? 0"
+          @update:model-value="setAmount(key, $event)"
         />
       </label>
     </details>

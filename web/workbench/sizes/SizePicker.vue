@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NCheckbox } from "naive-ui";
 import { computed, ref } from "vue";
 import type { Placement } from "../../../core/placements";
 import { useLibrary } from "../../common/library";
@@ -7,6 +8,7 @@ import { usePiece } from "../piece";
 import { byChannel, channelName, isCalled } from "../../wall/packing";
 import DialogCard from "../../common/DialogCard.vue";
 import OwnSizeForm from "./OwnSizeForm.vue";
+import TextField from "../../ui/TextField.vue";
 
 /** Which placements the piece has; chosen by name, or made here. The lead size stays. */
 const shown = defineModel<boolean>("shown", { required: true });
@@ -50,28 +52,28 @@ function add(own: Placement): void {
 
 <template>
   <DialogCard v-model:shown="shown" title="Where does it go?" :width="760" close="Done" fill>
-    <input
+    <TextField
       v-model="find"
-      class="field"
-      type="search"
-      aria-label="Find a size"
+      label="Find a size"
       placeholder="Find by name, channel or size, such as 1080 × 1350"
+      clearable
     />
     <div class="scroll">
       <p v-if="groups.length === 0" class="quiet">No size is called “{{ find }}”.</p>
       <div class="groups">
         <fieldset v-for="{ channel, placements } in groups" :key="channel">
           <legend>{{ channelName(channel) }}</legend>
-          <label v-for="placement in placements" :key="placement.id">
-            <input
-              type="checkbox"
-              :checked="chosen.includes(placement.id)"
-              :disabled="placement.id === open.piece?.lead"
-              @change="toggle(placement.id)"
-            />
-            <span>{{ placement.name }}</span>
-            <span class="quiet number">{{ placement.width }} × {{ placement.height }}</span>
-          </label>
+          <NCheckbox
+            v-for="placement in placements"
+            :key="placement.id"
+            :checked="chosen.includes(placement.id)"
+            :disabled="placement.id === open.piece?.lead"
+            @update:checked="toggle(placement.id)"
+            >{{ placement.name }}
+            <span class="quiet number"
+              >{{ placement.width }} × {{ placement.height }}</span
+            ></NCheckbox
+          >
         </fieldset>
       </div>
     </div>

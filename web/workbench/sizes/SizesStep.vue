@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NButton } from "naive-ui";
 import { useElementSize } from "@vueuse/core";
 import { computed, ref, useTemplateRef, watchEffect } from "vue";
 import type { Placement } from "../../../core/placements";
@@ -46,29 +47,27 @@ function largeWidth({ width, height }: Placement): number {
       <span v-if="bench.showBefore" class="back" role="status">as before the last change</span>
       <span v-else-if="step !== 'sizes'" class="quiet">all follow the message</span>
       <span class="space"></span>
-      <button
-        class="button plain"
+      <NButton
+        quaternary
         :aria-pressed="bench.showBefore"
         :disabled="!open.before"
         title="b"
         @click="bench.showBefore = !bench.showBefore"
       >
         {{ bench.showBefore ? "Back to now" : "Compare with before" }}
-      </button>
-      <button
-        class="button plain"
+      </NButton>
+      <NButton
+        quaternary
         :aria-pressed="bench.showCovered"
         title="g"
         @click="bench.showCovered = !bench.showCovered"
       >
         {{ bench.showCovered ? "Hide covered areas" : "Show covered areas" }}
-      </button>
-      <button v-if="bench.large" class="button" @click="bench.large = false">
-        Back to the wall
-      </button>
+      </NButton>
+      <NButton v-if="bench.large" @click="bench.large = false"> Back to the wall </NButton>
       <template v-else>
         <SheetLinks v-if="step === 'sizes'" />
-        <button class="button" @click="pickerShown = true">Choose sizes</button>
+        <NButton @click="pickerShown = true">Choose sizes</NButton>
       </template>
     </header>
     <div v-if="largeOne" class="large">
