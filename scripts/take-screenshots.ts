@@ -1,7 +1,7 @@
 import { writeFile } from "node:fs/promises";
 import { join } from "node:path";
 import type { Page } from "playwright-core";
-import { launch, Program, settled } from "../tests/support/browser";
+import { choose, launch, Program, settled } from "../tests/support/browser";
 import { root } from "../tests/support/demo";
 
 const TABLE = `headline\tsupport
@@ -42,7 +42,7 @@ const shots: { name: string; path: string; act?: (page: Page) => Promise<void>; 
       name: "templates",
       path: "/templates",
       act: async (page) => {
-        await page.getByLabel("Shown in").selectOption("saltlight");
+        await choose(page, "Shown in", "Saltlight Swim Club");
         await page.waitForTimeout(1200);
       },
     },
@@ -115,7 +115,7 @@ const shots: { name: string; path: string; act?: (page: Page) => Promise<void>; 
         await page.getByLabel("A logo, or a screenshot of the site").setInputFiles(logo);
         await page.waitForFunction(() => document.querySelector(".drop img") !== null);
         await page.getByLabel("Name of the brand").fill("Saltlight Juniors");
-        await page.getByLabel("Feeling of the headlines").selectOption("loud");
+        await choose(page, "Feeling of the headlines", "loud");
         await page.waitForTimeout(1000);
       },
     },

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { NConfigProvider } from "naive-ui";
+import FindPalette from "./find/FindPalette.vue";
 import ToastList from "./common/ToastList.vue";
 import { useNaiveTheme } from "./theme/naive";
 
@@ -7,8 +8,18 @@ const { theme, overrides } = useNaiveTheme();
 </script>
 
 <template>
-  <NConfigProvider :theme="theme" :theme-overrides="overrides" style="height: 100%">
+  <NConfigProvider :theme="theme" :theme-overrides="overrides" class="program">
     <RouterView />
     <ToastList />
+    <FindPalette />
   </NConfigProvider>
 </template>
+
+<style>
+/* A page is a column: what stands over it, and the rest of the height. */
+.program {
+  display: flex;
+  flex-direction: column;
+  height: 100%;
+}
+</style>

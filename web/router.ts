@@ -24,6 +24,12 @@ export const router = createRouter({
       component: () => import("./placements/PlacementsView.vue"),
     },
     { path: "/storage", name: "storage", component: () => import("./storage/StorageView.vue") },
+    { path: "/brands", name: "brands", component: () => import("./kit/KitsView.vue") },
+    {
+      path: "/pictures",
+      name: "pictures",
+      component: () => import("./pictures/PicturesView.vue"),
+    },
     { path: "/brands/new", name: "new-brand", component: () => import("./kit/NewBrandView.vue") },
     {
       path: "/brands/:id",

@@ -4,14 +4,14 @@ import { join } from "node:path";
 import { editTo } from "../../core/edit";
 import type { PieceAnswer } from "../../core/api";
 import { demoFolder } from "../support/demo";
-import { settled } from "../support/browser";
+import { choose, settled } from "../support/browser";
 import { Stage } from "../support/stage";
 
 describe("a brand kit from nothing", () => {
   const stage = new Stage();
 
   it("takes its colours from a logo and its typefaces by feeling, shows them at work, and is made", async () => {
-    const page = await stage.open("/");
+    const page = await stage.open("/brands");
     await page.getByRole("link", { name: "New brand kit" }).click();
     await page.getByRole("img", { name: "A piece in the new brand" }).waitFor();
     await settled(page);
@@ -28,7 +28,7 @@ describe("a brand kit from nothing", () => {
       ),
     );
     await page.getByLabel("Name of the brand").fill("Bright Water");
-    await page.getByLabel("Feeling of the headlines").selectOption("loud");
+    await choose(page, "Feeling of the headlines", "loud");
     await page.getByRole("radiogroup", { name: "Headlines" }).getByText("Anton").click();
     await settled(page);
     expect((await page.locator("canvas").screenshot()).equals(before)).to.equal(false);

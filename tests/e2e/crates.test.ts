@@ -1,4 +1,5 @@
 import { expect } from "chai";
+import { choose } from "../support/browser";
 import { Stage } from "../support/stage";
 
 describe("the crates", () => {
@@ -22,8 +23,9 @@ describe("the crates", () => {
   it("starts a crate for a brand, and in it a piece from a template", async () => {
     const page = await stage.open("/");
     await page.getByRole("button", { name: "New crate" }).click();
-    await page.getByLabel("What is the campaign called?").fill("Winter term");
-    await page.getByLabel("For which brand?").selectOption("saltlight");
+    await page.getByLabel("What is the campaign called?").click();
+    await page.keyboard.type("Winter term");
+    await choose(page, "For which brand?", "Saltlight Swim Club");
     await page.getByRole("button", { name: "Start it" }).click();
     const shelf = page.getByRole("region", { name: "Winter term" });
     await shelf.getByText("Saltlight Swim Club").waitFor();
@@ -36,8 +38,7 @@ describe("the crates", () => {
   it("finds pieces by typing, and starts a new one from another", async () => {
     const page = await stage.open("/");
     await page.getByRole("heading", { name: "Boats at Rest" }).waitFor();
-    await page.keyboard.press("/");
-    await page.keyboard.type("workshop");
+    await page.getByLabel("Find a crate or piece").fill("workshop");
     expect(await page.locator("article").count()).to.equal(1);
     await page.getByRole("button", { name: "Start a new piece from Family workshop" }).click();
     await page.waitForURL(/\/message$/);

@@ -4,7 +4,7 @@ import { AxeBuilder } from "@axe-core/playwright";
 import { expect } from "chai";
 import type { Page } from "playwright-core";
 import sharp from "sharp";
-import { settled } from "../support/browser";
+import { choose, settled } from "../support/browser";
 import { fontFolder } from "../support/demo";
 import { Stage } from "../support/stage";
 
@@ -91,7 +91,7 @@ describe("type and paint in the interface", () => {
 
   it("delivers SVG", async () => {
     page = await stage.open("/pieces/float-before-lunch/deliver");
-    await page.getByRole("combobox", { name: "Files" }).selectOption("svg");
+    await choose(page, "Files", "SVG, words as outlines");
     await page.getByRole("button", { name: /Make a zip/ }).click();
     const link = page.getByRole("link", { name: "Download" }).first();
     await link.waitFor({ timeout: 60_000 });

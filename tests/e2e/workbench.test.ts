@@ -1,7 +1,7 @@
 import { join } from "node:path";
 import { expect } from "chai";
 import type { Page } from "playwright-core";
-import { settled } from "../support/browser";
+import { choose, settled } from "../support/browser";
 import { Stage } from "../support/stage";
 import { demoFolder } from "../support/demo";
 
@@ -84,7 +84,7 @@ describe("the workbench", () => {
     await saved();
     const worn = page.locator('.choices button[aria-pressed="true"]');
     expect(await worn.allInnerTexts()).to.deep.equal([name]);
-    await page.getByLabel("Brand").selectOption("quillmere");
+    await choose(page, "Brand", "Quillmere Museum of Everyday Pictures");
     await saved();
     await page.getByRole("link", { name: "Quillmere Museum of Everyday Pictures" }).waitFor();
     await page.getByRole("button", { name: "Undo" }).click();

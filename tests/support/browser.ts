@@ -21,6 +21,16 @@ const QUIET = [
 export const launch = (): Promise<Browser> =>
   chromium.launch({ executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium", args: QUIET });
 
+/** Chooses one of a list by its name, as a person does. */
+export async function choose(
+  page: Page,
+  list: string | RegExp,
+  option: string | RegExp,
+): Promise<void> {
+  await page.getByRole("combobox", { name: list }).click();
+  await page.getByRole("option", { name: option, exact: typeof option === "string" }).click();
+}
+
 export async function freePort(): Promise<number> {
   const server = createServer();
   await new Promise<void>((resolve) => server.listen(0, "127.0.0.1", resolve));

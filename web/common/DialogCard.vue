@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { NButton, NModal } from "naive-ui";
 
-/** A card over the page with a title and the one way out. `fill`: as high as the page allows, its body scrolls. */
+/** A card over the page with a title and the one way out. `fill`: as high as the page allows, its body scrolls. It is a div since the package keeps the focus in nothing else. */
 defineProps<{ title: string; width: number; close?: string; fill?: boolean }>();
 const shown = defineModel<boolean>("shown", { required: true });
 </script>
 
 <template>
   <NModal v-model:show="shown">
-    <section
+    <div
       class="card"
       :class="{ fill }"
       :style="{ width: `${width}px` }"
@@ -21,7 +21,7 @@ const shown = defineModel<boolean>("shown", { required: true });
         <NButton @click="shown = false">{{ close ?? "Close" }}</NButton>
       </header>
       <slot />
-    </section>
+    </div>
   </NModal>
 </template>
 

@@ -1,23 +1,40 @@
 <script setup lang="ts">
+import { Search } from "@lucide/vue";
+import { NButton } from "naive-ui";
+import { useFind } from "../find/find";
 import BrandMark from "./BrandMark.vue";
+import PlacesNav from "./PlacesNav.vue";
 
-/** The bar over a page that is no workbench: the way home, where one is, and what leads on. */
+/** Over a page that is no workbench: the places, and below them what this one is and what can be done in it. */
 defineProps<{ title: string }>();
+const find = useFind();
 </script>
 
 <template>
-  <header class="bar">
-    <RouterLink to="/" aria-label="Crates" class="home"><BrandMark :size="20" /></RouterLink>
-    <slot name="before" />
-    <h1>{{ title }}</h1>
-    <div class="after"><slot /></div>
+  <header>
+    <div class="places">
+      <RouterLink to="/" aria-label="Zest Crate" class="home">
+        <BrandMark :size="20" />
+      </RouterLink>
+      <PlacesNav />
+      <NButton quaternary title="Find anything (Ctrl+K or /)" @click="find.open()">
+        <Search :size="16" aria-hidden="true" /> Find
+      </NButton>
+    </div>
+    <div class="page">
+      <slot name="before" />
+      <h1>{{ title }}</h1>
+      <slot name="beside" />
+      <div class="after"><slot /></div>
+    </div>
   </header>
 </template>
 
 <style scoped>
-.bar {
-  display: flex;
-  gap: 16px;
+.places {
+  display: grid;
+  grid-template-columns: auto minmax(0, 1fr) auto;
+  gap: 8px;
   align-items: center;
   height: 48px;
   padding: 0 16px;
@@ -26,15 +43,26 @@ defineProps<{ title: string }>();
 
 .home {
   display: grid;
+  padding-right: 8px;
+}
+
+.page {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 16px;
+  align-items: center;
+  min-height: 64px;
+  padding: 12px 24px;
 }
 
 h1 {
-  font-size: 16px;
+  font-size: 22px;
 }
 
 .after {
   display: flex;
-  gap: 16px;
+  flex-wrap: wrap;
+  gap: 8px;
   align-items: center;
   margin-left: auto;
 }

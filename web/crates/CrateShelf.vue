@@ -51,7 +51,7 @@ const brand = computed(() => library.brandById.get(props.crate.brand));
 </script>
 
 <template>
-  <section class="crate" :aria-label="crate.name">
+  <section :id="crate.id" class="crate" :aria-label="crate.name">
     <header>
       <h2>
         <input

@@ -1,19 +1,20 @@
 <script setup lang="ts">
-import { NButton } from "naive-ui";
+import { NButton, NEmpty } from "naive-ui";
 import { Plus, Upload } from "@lucide/vue";
-import { useEventListener } from "@vueuse/core";
-import { computed, onMounted, ref, useTemplateRef } from "vue";
+import { useLocalStorage } from "@vueuse/core";
+import { computed, onMounted, ref } from "vue";
 import { useRouter } from "vue-router";
 import type { ImportAnswer } from "../../core/api";
 import { api } from "../api/client";
-import BrandMark from "../common/BrandMark.vue";
 import { counted } from "../common/counted";
 import CrateShelf from "./CrateShelf.vue";
 import NewCrate from "./NewCrate.vue";
 import { useTemplatesAhead } from "../new-piece/use-templates-ahead";
 import { useLibrary } from "../common/library";
 import { useToasts } from "../common/toasts";
+import PageBar from "../common/PageBar.vue";
 import LinkButton from "../ui/LinkButton.vue";
+import SelectField from "../ui/SelectField.vue";
 import FileButton from "../ui/FileButton.vue";
 import TextField from "../ui/TextField.vue";
 
@@ -21,17 +22,38 @@ const library = useLibrary();
 const toasts = useToasts();
 const router = useRouter();
 const find = ref("");
-const finder = useTemplateRef("finder");
+const brand = useLocalStorage("crates-of", "");
+const order = useLocalStorage<"work" | "name">("crates-by", "work");
 const busy = ref(false);
 const newShown = ref(false);
 
 onMounted(() => void library.load());
 useTemplatesAhead();
 
+const brands = computed(() => [
+  { value: "", label: "Every brand" },
+  ...library.brands.map(({ id, name }) => ({ value: id, label: name })),
+]);
+const ORDERS = [
+  { value: "work", label: "As they were begun" },
+  { value: "name", label: "By name" },
+] as const;
+
+/** A brand that is gone since it was chosen shows them all. */
+const mine = computed(() =>
+  library.brandById.has(brand.value)
+    ? library.crates.filter((crate) => crate.brand === brand.value)
+    : library.crates,
+);
+const ordered = computed(() =>
+  order.value === "name"
+    ? [...mine.value].sort((a, b) => a.name.localeCompare(b.name))
+    : mine.value,
+);
 const shown = computed(() => {
   const wanted = find.value.trim().toLowerCase();
-  if (!wanted) return library.crates;
-  return library.crates
+  if (!wanted) return ordered.value;
+  return ordered.value
     .map((crate) => ({
       ...crate,
       pieces: crate.name.toLowerCase().includes(wanted)
@@ -39,13 +61,6 @@ const shown = computed(() => {
         : crate.pieces.filter((piece) => piece.title.toLowerCase().includes(wanted)),
     }))
     .filter((crate) => crate.pieces.length > 0);
-});
-
-useEventListener("keydown", (event: KeyboardEvent) => {
-  const typing = event.target instanceof HTMLElement && event.target.matches("input, textarea");
-  if (event.key !== "/" || typing) return;
-  event.preventDefault();
-  finder.value?.focus();
 });
 
 async function importFile(file: File | undefined): Promise<void> {
@@ -85,37 +100,32 @@ async function startPiece(crate: string, from: string): Promise<void> {
 </script>
 
 <template>
-  <header class="bar">
-    <BrandMark :size="20" />
-    <h1>Crates</h1>
-    <TextField
-      ref="finder"
-      v-model="find"
-      class="find"
-      label="Find a crate or piece"
-      placeholder="Find a crate or piece  ( / )"
-      clearable
-    />
-    <span class="space"></span>
+  <PageBar title="Crates">
+    <template #beside>
+      <TextField
+        v-model="find"
+        class="find"
+        label="Find a crate or piece"
+        placeholder="Show only what is called …"
+        clearable
+      />
+      <SelectField v-model="brand" class="brand" label="Brand" :options="brands" />
+      <SelectField v-model="order" class="order" label="Order" :options="ORDERS" />
+    </template>
     <FileButton
       label="Import a crate"
       accept=".zip,.zestkit"
       :disabled="busy"
       @open="importFile($event[0])"
-      ><template #text
-        ><Upload :size="16" aria-hidden="true" /> {{ busy ? "Importing …" : "Import" }}</template
-      ></FileButton
     >
-    <LinkButton :to="{ name: 'templates' }">Templates</LinkButton>
-    <LinkButton :to="{ name: 'placements' }">Placements</LinkButton>
-    <LinkButton :to="{ name: 'storage' }">Storage</LinkButton>
-    <LinkButton :to="{ name: 'new-brand' }">
-      <Plus :size="16" aria-hidden="true" /> New brand kit
-    </LinkButton>
-    <NButton :disabled="library.brands.length === 0" @click="newShown = true">
+      <template #text>
+        <Upload :size="16" aria-hidden="true" /> {{ busy ? "Importing …" : "Import" }}
+      </template>
+    </FileButton>
+    <NButton type="primary" :disabled="library.brands.length === 0" @click="newShown = true">
       <Plus :size="16" aria-hidden="true" /> New crate
     </NButton>
-  </header>
+  </PageBar>
   <main>
     <p v-if="library.state === 'loading'" class="note quiet">Opening the crates …</p>
     <div v-else-if="library.state === 'failed'" class="note">
@@ -123,12 +133,21 @@ async function startPiece(crate: string, from: string): Promise<void> {
       <p>{{ library.failure }}</p>
       <NButton @click="library.load()">Try again</NButton>
     </div>
-    <p v-else-if="library.crates.length === 0" class="note quiet">
-      No crates yet. Import one, or start a new one.
-    </p>
+    <NEmpty v-else-if="library.crates.length === 0" description="No crates yet." class="first">
+      <template #extra>
+        <p v-if="library.brands.length === 0" class="quiet">
+          Whose brand is it? A kit comes first: its colours and typefaces are read from a logo or a
+          screenshot.
+        </p>
+        <LinkButton v-if="library.brands.length === 0" main :to="{ name: 'new-brand' }">
+          Make a brand kit
+        </LinkButton>
+        <NButton v-else type="primary" @click="newShown = true">Start the first crate</NButton>
+      </template>
+    </NEmpty>
     <p v-else-if="shown.length === 0" class="note quiet">
-      Nothing is called “{{ find }}”.
-      <NButton quaternary @click="find = ''">Show all</NButton>
+      {{ find.trim() ? `Nothing is called “${find}”.` : "This brand has no crate yet." }}
+      <NButton quaternary @click="((find = ''), (brand = ''))">Show all</NButton>
     </p>
     <template v-else>
       <CrateShelf v-for="crate in shown" :key="crate.id" :crate="crate" @start="startPiece" />
@@ -138,29 +157,20 @@ async function startPiece(crate: string, from: string): Promise<void> {
 </template>
 
 <style scoped>
-.bar {
-  display: flex;
-  align-items: center;
-  gap: 16px;
-  height: 48px;
-  padding: 0 16px;
-  border-bottom: 1px solid var(--line);
-}
-
-h1 {
-  font-size: 16px;
-}
-
 .find {
-  width: 280px;
+  width: 240px;
 }
 
-.space {
-  flex: 1;
+.brand {
+  width: 200px;
+}
+
+.order {
+  width: 168px;
 }
 
 main {
-  padding: 24px 24px 64px;
+  padding: 0 24px 64px;
 }
 
 .note {

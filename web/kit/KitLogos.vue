@@ -2,7 +2,7 @@
 import { X } from "@lucide/vue";
 import { NButton } from "naive-ui";
 import { computed, ref, shallowRef } from "vue";
-import type { Logo} from "../../core/brand";
+import type { Logo } from "../../core/brand";
 import { type BrandColour } from "../../core/brand";
 import { logoName } from "../../core/wording/kits";
 import { luminance } from "../../core/colour";

@@ -9,6 +9,7 @@ import { api } from "../api/client";
 import GraphicTile from "../common/GraphicTile.vue";
 import KitColours from "./KitColours.vue";
 import LogoPlate from "./LogoPlate.vue";
+import FileButton from "../ui/FileButton.vue";
 import PageBar from "../common/PageBar.vue";
 import TypefaceShelf from "./TypefaceShelf.vue";
 import { useLibrary } from "../common/library";
@@ -135,7 +136,7 @@ async function make(): Promise<void> {
           <span class="quiet small">Name of the brand</span>
           <TextField v-model="name" :maxlength="80" />
         </label>
-        <label
+        <div
           class="drop"
           :class="{ over: dropped }"
           @dragover.prevent="dropped = true"
@@ -145,11 +146,17 @@ async function make(): Promise<void> {
           <img v-if="logo" :src="`/api/pictures/${logo.id}/rendition?width=320`" alt="" />
           <span>
             <b>{{ reading ? "Reading its colours …" : "A logo, or a screenshot of the site" }}</b>
-            <span class="quiet small"
-              >Drop it here or choose a file; its colours are proposed below.</span
-            >
+            <span class="quiet small">Drop it here; its colours are proposed below.</span>
           </span>
-        </label>
+          <FileButton
+            label="A logo, or a screenshot of the site"
+            accept="image/*,.svg"
+            :disabled="reading"
+            @open="read($event[0])"
+          >
+            <template #text>Choose a file</template>
+          </FileButton>
+        </div>
       </div>
       <section v-if="draft && logo" aria-label="Its logo" class="logo">
         <div class="plates">
@@ -236,21 +243,16 @@ main {
   padding: 8px 16px;
   border: 1px dashed var(--line-strong);
   border-radius: 4px;
-  cursor: pointer;
 }
 
-.drop:hover,
 .drop.over {
   border-color: var(--leaf);
   background: var(--leaf-tint);
 }
 
-.drop:focus-within {
-  outline: 2px solid var(--leaf);
-}
-
 .drop > span {
   display: grid;
+  flex: 1;
 }
 
 .drop img {

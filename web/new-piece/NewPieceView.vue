@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useLocalStorage } from "@vueuse/core";
 import { computed, onMounted, ref, watch } from "vue";
-import { useRouter } from "vue-router";
+import { useRoute, useRouter } from "vue-router";
 import type { FileId } from "../../core/files";
 import { sortMessage, wordsOf, type SortedLine } from "../../core/message";
 import type { Template } from "../../core/templates";
@@ -42,7 +42,9 @@ const lines = computed(() =>
 const chosen = ref<FileId[]>([]);
 const brandId = ref("");
 const crateId = ref(props.into ?? "");
-const filters = ref<Filters>(NO_FILTERS);
+const route = useRoute();
+const called = typeof route.query.find === "string" ? route.query.find : "";
+const filters = ref<Filters>({ ...NO_FILTERS, find: called });
 const failure = ref("");
 const busy = ref(false);
 const favourites = useLocalStorage<string[]>("favourite-templates", []);
@@ -231,8 +233,9 @@ async function take(template: unknown): Promise<void> {
 <style scoped>
 .page {
   display: grid;
-  grid-template-rows: 48px 1fr;
-  height: 100%;
+  flex: 1;
+  grid-template-rows: auto minmax(0, 1fr);
+  min-height: 0;
 }
 
 .in {

@@ -40,10 +40,10 @@ const KEPT = ["headline", "logo", "price", "badge", "cta", "all"];
         :options="uses.map((value) => ({ value, label: channelName(value) }))"
       />
     </label>
-    <label>Width, px<NumberField v-model="facts.width" :min="1" /></label>
-    <label>Height, px<NumberField v-model="facts.height" :min="1" /></label>
-    <label>Seen at, CSS px wide<NumberField v-model="facts.viewWidth" :min="1" /></label>
-    <label>Margin, px<NumberField v-model="facts.margin" :min="0" /></label>
+    <label>Width, px<NumberField v-model="facts.width" /></label>
+    <label>Height, px<NumberField v-model="facts.height" /></label>
+    <label>Seen at, CSS px wide<NumberField v-model="facts.viewWidth" /></label>
+    <label>Margin, px<NumberField v-model="facts.margin" /></label>
     <AreaList
       v-model="facts.covered"
       title="Covered by the channel"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { NButton } from "naive-ui";
 import { computed, onMounted, ref } from "vue";
+import { useRoute } from "vue-router";
 import type { PlacementFacts } from "../../core/api";
 import { isShipped, type Placement } from "../../core/placements";
 import { api } from "../api/client";
@@ -17,7 +18,8 @@ import TextField from "../ui/TextField.vue";
 /** The team's placement catalogue: looked at, corrected, added to, and taken elsewhere as a file. */
 const library = useLibrary();
 const toasts = useToasts();
-const find = ref("");
+const route = useRoute();
+const find = ref(typeof route.query.find === "string" ? route.query.find : "");
 /** The placement that is open: an id, or "new" for one that is being added. */
 const open = ref<string>();
 
@@ -133,7 +135,8 @@ async function take(catalogue: unknown): Promise<void> {
 <style scoped>
 .columns {
   display: flex;
-  height: calc(100% - 48px);
+  flex: 1;
+  min-height: 0;
 }
 
 main {

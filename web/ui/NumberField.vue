@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { NInputNumber } from "naive-ui";
 
-/** A number with steps; undefined when it is empty. It is given on when one leaves the field or presses Enter. */
+/** A number with steps; undefined when it is empty. What may be typed is for the schema of the form to say. */
 const props = defineProps<{
   label?: string;
   min?: number;
@@ -22,7 +22,6 @@ const number = defineModel<number>();
     :step="step ?? 1"
     :placeholder="placeholder ?? ''"
     :size="size ?? 'medium'"
-    :update-value-on-input="false"
     :input-props="props.label ? { 'aria-label': props.label } : {}"
     @update:value="number = $event ?? undefined"
   />

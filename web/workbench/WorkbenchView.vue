@@ -5,6 +5,7 @@ import { useRouter } from "vue-router";
 import { wallKey } from "../wall/wall-key";
 import UnsavedBanner from "./UnsavedBanner.vue";
 import LedgerPanel from "./LedgerPanel.vue";
+import MessageStep from "./message/MessageStep.vue";
 import MessageSheet from "./message/MessageSheet.vue";
 import ShortcutList from "./ShortcutList.vue";
 import TopBar from "./TopBar.vue";
@@ -65,7 +66,7 @@ const { listShown } = useShortcuts({
 });
 
 const views = {
-  message: SizesStep,
+  message: MessageStep,
   look: LookStep,
   sizes: SizesStep,
   batch: BatchStep,
@@ -103,8 +104,9 @@ const failed = computed(() => open.failure || (library.state === "failed" ? libr
 <style scoped>
 .workbench {
   display: grid;
-  grid-template-rows: 48px 1fr;
-  height: 100%;
+  flex: 1;
+  grid-template-rows: 48px minmax(0, 1fr);
+  min-height: 0;
 }
 
 .columns {

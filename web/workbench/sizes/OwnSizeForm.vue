@@ -61,12 +61,12 @@ function add(): void {
     <label class="name"
       >Name<TextField v-model="wish.name" :maxlength="80" placeholder="Booth screen"
     /></label>
-    <label>Width, px<NumberField v-model="wish.width" :min="1" /></label>
-    <label>Height, px<NumberField v-model="wish.height" :min="1" /></label>
+    <label>Width, px<NumberField v-model="wish.width" /></label>
+    <label>Height, px<NumberField v-model="wish.height" /></label>
     <label>Use <SelectField v-model="wish.use" label="Use" :options="uses" /></label>
     <label v-for="side in SIDES" :key="side">
       Margin {{ side }}
-      <NumberField v-model="wish.margins[side]" :min="0" />
+      <NumberField v-model="wish.margins[side]" />
     </label>
     <NButton attr-type="submit">Add this size</NButton>
     <p v-if="failure" role="alert" class="note must">{{ failure }}</p>

@@ -1,30 +1,33 @@
 <script setup lang="ts">
 import { NButton } from "naive-ui";
-import { useElementSize } from "@vueuse/core";
+import { useElementSize, useLocalStorage } from "@vueuse/core";
 import { computed, ref, useTemplateRef, watchEffect } from "vue";
-import type { Placement } from "../../../core/placements";
 import { counted } from "../../common/counted";
 import SheetLinks from "../SheetLinks.vue";
 import SizePicker from "./SizePicker.vue";
+import SliderField from "../../ui/SliderField.vue";
+import LargeSize from "./LargeSize.vue";
+import WallBar from "./WallBar.vue";
 import WallTile from "./WallTile.vue";
-import type { Step } from "../../router";
 import { useBench } from "../bench";
 import { usePiece } from "../piece";
 import { channelName, GAP, packed, wallWidths } from "../../wall/packing";
 
 /** The wall: every size of the piece, live. One of them can be looked at large. */
-defineProps<{ step: Step }>();
 
 const open = usePiece();
 const bench = useBench();
 const pickerShown = ref(false);
 const centre = useTemplateRef("centre");
-const { width: roomWidth, height: roomHeight } = useElementSize(centre);
+const { width, height } = useElementSize(centre);
+const room = computed(() => ({ width: width.value, height: height.value }));
+/** Kept for the next time; 1 shows about three rows on a common screen. */
+const zoom = useLocalStorage("wall-zoom", 1);
 
 const placements = computed(() => open.placements);
-const widths = computed(() => wallWidths(placements.value));
+const widths = computed(() => wallWidths(placements.value, zoom.value));
 const PADDING = 22;
-const groups = computed(() => packed(open.groups, widths.value, roomWidth.value - 2 * PADDING));
+const groups = computed(() => packed(open.groups, widths.value, width.value - 2 * PADDING));
 watchEffect(() => {
   bench.order = groups.value.flatMap((group) => group.placements.map(({ id }) => id));
 });
@@ -32,47 +35,26 @@ watchEffect(() => {
 const largeOne = computed(() =>
   bench.large ? placements.value.find((placement) => placement.id === bench.current) : undefined,
 );
-
-/** As large as the room allows, but never larger than it will be seen. */
-function largeWidth({ width, height }: Placement): number {
-  const [wide, high] = [roomWidth.value - 64, roomHeight.value - 120];
-  return Math.round(Math.max(60, Math.min(wide, (high * width) / height, width)));
-}
 </script>
 
 <template>
   <div ref="centre" class="sizes">
-    <header>
-      <h2>{{ counted(placements.length, "size") }}</h2>
-      <span v-if="bench.showBefore" class="back" role="status">as before the last change</span>
-      <span v-else-if="step !== 'sizes'" class="quiet">all follow the message</span>
-      <span class="space"></span>
-      <NButton
-        quaternary
-        :aria-pressed="bench.showBefore"
-        :disabled="!open.before"
-        title="b"
-        @click="bench.showBefore = !bench.showBefore"
-      >
-        {{ bench.showBefore ? "Back to now" : "Compare with before" }}
-      </NButton>
-      <NButton
-        quaternary
-        :aria-pressed="bench.showCovered"
-        title="g"
-        @click="bench.showCovered = !bench.showCovered"
-      >
-        {{ bench.showCovered ? "Hide covered areas" : "Show covered areas" }}
-      </NButton>
-      <NButton v-if="bench.large" @click="bench.large = false"> Back to the wall </NButton>
-      <template v-else>
-        <SheetLinks v-if="step === 'sizes'" />
-        <NButton @click="pickerShown = true">Choose sizes</NButton>
+    <WallBar :title="counted(placements.length, 'size')">
+      <SliderField
+        v-if="!bench.large"
+        v-model="zoom"
+        class="zoom"
+        label="How large the sizes are"
+        :min="0.5"
+        :max="2.5"
+        :step="0.1"
+      />
+      <template #wall>
+        <SheetLinks />
+        <NButton class="choose" @click="pickerShown = true">Choose sizes</NButton>
       </template>
-    </header>
-    <div v-if="largeOne" class="large">
-      <WallTile :key="largeOne.id" :placement="largeOne" :width="largeWidth(largeOne)" />
-    </div>
+    </WallBar>
+    <LargeSize v-if="largeOne" :placement="largeOne" :room="room" />
     <div v-else class="wall" :style="{ columnGap: `${GAP.group}px` }">
       <section v-for="group in groups" :key="group.channel" class="channel">
         <h3>{{ channelName(group.channel) }}</h3>
@@ -96,17 +78,13 @@ function largeWidth({ width, height }: Placement): number {
   padding: 16px 22px 48px;
 }
 
-header {
-  display: flex;
-  gap: 12px;
-  align-items: center;
-  min-height: 32px;
-  margin-bottom: 16px;
-  white-space: nowrap;
+.zoom {
+  width: 110px;
+  margin-right: 8px;
 }
 
-.space {
-  flex: 1;
+.choose {
+  margin-left: 8px;
 }
 
 .wall {
@@ -131,14 +109,5 @@ h3 {
   flex-wrap: wrap;
   row-gap: 20px;
   align-items: end;
-}
-
-.back {
-  color: var(--zest);
-}
-
-.large {
-  display: grid;
-  justify-content: center;
 }
 </style>

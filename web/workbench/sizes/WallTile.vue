@@ -12,8 +12,8 @@ import GraphicTile from "../../common/GraphicTile.vue";
 import PictureHandles from "./PictureHandles.vue";
 import SafetyOverlay from "../../common/SafetyOverlay.vue";
 
-/** One size on the wall, with its name and what was found about it. `width` is CSS pixels. */
-const props = defineProps<{ placement: Placement; width: number }>();
+/** One size on the wall, with its name and what was found about it; `brief` without its sides. `width` is CSS pixels. */
+const props = defineProps<{ placement: Placement; width: number; brief?: boolean }>();
 
 const open = usePiece();
 const bench = useBench();
@@ -78,7 +78,7 @@ function enlarge(): void {
       <span class="name"><b v-if="isLead">Lead</b> {{ placement.name }}</span>
       <span v-if="isChanged" class="changed">Changed on this size</span>
       <span class="facts number">
-        {{ placement.width }} × {{ placement.height }}
+        <template v-if="!brief">{{ placement.width }} × {{ placement.height }}</template>
         <span v-if="without" class="look">without {{ without }}</span>
         <span v-if="mustFix" class="must">{{ mustFix }} to fix</span>
         <span v-else-if="findings.length && !without" class="look"

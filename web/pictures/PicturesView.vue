@@ -1,0 +1,220 @@
+<script setup lang="ts">
+import { ImagePlus } from "@lucide/vue";
+import { useDropZone, useLocalStorage } from "@vueuse/core";
+import { NButton, NEmpty } from "naive-ui";
+import { computed, onMounted, reactive, ref, useTemplateRef } from "vue";
+import { counted } from "../common/counted";
+import { useLibrary } from "../common/library";
+import PageBar from "../common/PageBar.vue";
+import { useToasts } from "../common/toasts";
+import FileButton from "../ui/FileButton.vue";
+import SelectField from "../ui/SelectField.vue";
+import TextField from "../ui/TextField.vue";
+import { isWanted, SHAPES, USES, usersOf, type PictureFilter } from "./picture-filter";
+import PictureDetail from "./PictureDetail.vue";
+
+/** The shelf of one brand: all its pictures, found by name, shape and use. No brand sees another's. */
+const library = useLibrary();
+const toasts = useToasts();
+const brandId = useLocalStorage("pictures-of", "");
+const filter = reactive<PictureFilter>({ find: "", shape: "", use: "" });
+const open = ref<string>();
+/** So many more are shown at a time; a picture is small, but a thousand are not. */
+const AT_ONCE = 120;
+const most = ref(AT_ONCE);
+
+onMounted(() => {
+  document.title = "Pictures – Zest Crate";
+  if (library.state !== "ready") void library.load();
+});
+
+const brand = computed(() => library.brandById.get(brandId.value) ?? library.brands[0]);
+const users = computed(() =>
+  usersOf(library.crates.flatMap(({ pieces, archived }) => [...pieces, ...archived])),
+);
+const all = computed(() => (brand.value ? library.photographsOf(brand.value.id) : []));
+const found = computed(() =>
+  all.value.filter((picture) => isWanted(picture, users.value.has(picture.id), filter)),
+);
+const current = computed(() => all.value.find(({ id }) => id === open.value));
+const busy = ref(false);
+
+async function add(files: readonly File[] | null): Promise<void> {
+  busy.value = true;
+  for (const file of files ?? [])
+    await library.addPicture(file, brand.value?.id).catch((error: unknown) => toasts.fail(error));
+  busy.value = false;
+}
+
+const page = useTemplateRef("page");
+const { isOverDropZone } = useDropZone(page, { onDrop: (files) => void add(files) });
+</script>
+
+<template>
+  <PageBar title="Pictures">
+    <template #beside>
+      <SelectField
+        v-if="brand"
+        class="brand"
+        label="Pictures of"
+        :model-value="brand.id"
+        :options="library.brands.map(({ id, name }) => ({ value: id, label: name }))"
+        @update:model-value="((brandId = $event ?? ''), (open = undefined))"
+      />
+    </template>
+    <FileButton
+      main
+      multiple
+      label="Add pictures"
+      accept="image/*"
+      :disabled="busy || !brand"
+      @open="add"
+    >
+      <template #text>
+        <ImagePlus :size="16" aria-hidden="true" /> {{ busy ? "Storing …" : "Add pictures" }}
+      </template>
+    </FileButton>
+  </PageBar>
+  <div ref="page" class="columns" :class="{ over: isOverDropZone }">
+    <main>
+      <p v-if="library.state === 'loading'" class="quiet">Opening the pictures …</p>
+      <template v-else-if="library.state === 'failed'">
+        <p role="alert" class="failure">{{ library.failure }}</p>
+        <NButton @click="library.load()">Try again</NButton>
+      </template>
+      <template v-else>
+        <div class="filters">
+          <TextField
+            v-model="filter.find"
+            label="Find a picture"
+            placeholder="Find by name"
+            clearable
+          />
+          <SelectField v-model="filter.shape" label="Shape" :options="SHAPES" />
+          <SelectField v-model="filter.use" label="Use" :options="USES" />
+          <span class="quiet number">{{ counted(found.length, "picture") }}</span>
+        </div>
+        <NEmpty v-if="all.length === 0" description="No pictures yet. Drop some here." />
+        <NEmpty v-else-if="found.length === 0" description="No picture is like that." />
+        <ul v-else class="pictures">
+          <li v-for="picture in found.slice(0, most)" :key="picture.id">
+            <button
+              class="picture"
+              :aria-pressed="picture.id === open"
+              :aria-label="picture.name"
+              @click="open = picture.id === open ? undefined : picture.id"
+            >
+              <img
+                :src="`/api/pictures/${picture.id}/rendition?width=320`"
+                :width="picture.width"
+                :height="picture.height"
+                alt=""
+                loading="lazy"
+              />
+            </button>
+            <span class="name">{{ picture.name }}</span>
+            <span class="quiet small number">
+              {{ picture.width }} × {{ picture.height
+              }}{{
+                users.has(picture.id)
+                  ? `, in ${counted(users.get(picture.id)!.length, "piece")}`
+                  : ", not used"
+              }}
+            </span>
+          </li>
+        </ul>
+        <NButton v-if="found.length > most" @click="most += AT_ONCE">Show more</NButton>
+      </template>
+    </main>
+    <PictureDetail
+      v-if="current && brand"
+      :key="current.id"
+      :picture="current"
+      :brand="brand.id"
+      :users="users.get(current.id) ?? []"
+      @close="open = undefined"
+    />
+  </div>
+</template>
+
+<style scoped>
+.brand {
+  width: 260px;
+}
+
+.columns {
+  display: flex;
+  gap: 24px;
+  align-items: start;
+  padding: 0 24px 64px;
+}
+
+.over {
+  outline: 3px dashed var(--zest);
+  outline-offset: -8px;
+}
+
+main {
+  display: grid;
+  flex: 1;
+  gap: 20px;
+  justify-items: start;
+  min-width: 0;
+}
+
+.filters {
+  display: grid;
+  grid-template-columns: minmax(0, 260px) 150px 150px auto;
+  gap: 12px;
+  align-items: center;
+}
+
+.pictures {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(180px, 1fr));
+  gap: 24px 16px;
+  width: 100%;
+  padding: 0;
+  margin: 0;
+  list-style: none;
+}
+
+li {
+  display: grid;
+  gap: 2px;
+  align-content: start;
+  min-width: 0;
+}
+
+.picture {
+  display: grid;
+  height: 180px;
+  padding: 0;
+  border: 1px solid var(--line);
+  background: var(--card);
+  cursor: pointer;
+  place-items: center;
+}
+
+.picture:hover {
+  border-color: var(--leaf);
+}
+
+.picture[aria-pressed="true"] {
+  outline: 3px solid var(--zest);
+}
+
+img {
+  width: auto;
+  max-width: 100%;
+  height: auto;
+  max-height: 178px;
+}
+
+.name {
+  overflow: hidden;
+  margin-top: 6px;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+</style>

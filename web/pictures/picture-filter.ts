@@ -1,0 +1,64 @@
+import type { StoredPicture } from "../../core/api";
+import { isPicture, type Piece } from "../../core/piece";
+
+export const SHAPES = [
+  { value: "", label: "Any shape" },
+  { value: "upright", label: "Upright" },
+  { value: "square", label: "Square" },
+  { value: "wide", label: "Wide" },
+] as const;
+export const USES = [
+  { value: "", label: "Used or not" },
+  { value: "used", label: "Used" },
+  { value: "unused", label: "Not used" },
+] as const;
+
+export interface PictureFilter {
+  find: string;
+  shape: (typeof SHAPES)[number]["value"];
+  use: (typeof USES)[number]["value"];
+}
+
+/** Sides that differ by less than this share make a square. Common practice. */
+const SQUARE = 0.08;
+
+export function shapeOf({ width, height }: Pick<StoredPicture, "width" | "height">) {
+  const ratio = width / height;
+  if (Math.abs(ratio - 1) < SQUARE) return "square";
+  return ratio > 1 ? "wide" : "upright";
+}
+
+export function isWanted(
+  picture: StoredPicture,
+  used: boolean,
+  { find, shape, use }: PictureFilter,
+): boolean {
+  return (
+    picture.name.toLowerCase().includes(find.trim().toLowerCase()) &&
+    (shape === "" || shapeOf(picture) === shape) &&
+    (use === "" || used === (use === "used"))
+  );
+}
+
+/** The pieces that show a picture, by its id. */
+export function usersOf(pieces: readonly Piece[]): Map<string, Piece[]> {
+  const users = new Map<string, Piece[]>();
+  for (const piece of pieces)
+    for (const id of new Set(
+      Object.values(piece.message).flatMap((f) => (isPicture(f) ? [f.picture] : [])),
+    ))
+      users.set(id, [...(users.get(id) ?? []), piece]);
+  return users;
+}
+
+/** The piece with another picture wherever it showed that one; what was said of that one goes with it. */
+export function withPictureReplaced(piece: Piece, from: string, to: string): Piece {
+  const message = Object.fromEntries(
+    Object.entries(piece.message).map(([slot, filling]) => {
+      if (!isPicture(filling) || filling.picture !== from) return [slot, filling];
+      const { areas: _areas, alt: _alt, ...rest } = filling;
+      return [slot, { ...rest, picture: to }];
+    }),
+  );
+  return { ...piece, message };
+}

@@ -1,0 +1,83 @@
+<script setup lang="ts">
+import { useElementSize } from "@vueuse/core";
+import { computed, useTemplateRef, watchEffect } from "vue";
+import { counted } from "../../common/counted";
+import { LEAST_TILE, wallWidths } from "../../wall/packing";
+import { useBench } from "../bench";
+import { usePiece } from "../piece";
+import LargeSize from "../sizes/LargeSize.vue";
+import WallBar from "../sizes/WallBar.vue";
+import WallTile from "../sizes/WallTile.vue";
+import { leadWidth } from "./lead-width";
+
+/** While words are written: the lead large enough to be read, all others small beside it, live. */
+const open = usePiece();
+const bench = useBench();
+const centre = useTemplateRef("centre");
+const { width, height } = useElementSize(centre);
+const room = computed(() => ({ width: width.value, height: height.value }));
+
+const lead = computed(() => open.placements.find(({ id }) => id === open.piece?.lead));
+const others = computed(() => open.placements.filter(({ id }) => id !== open.piece?.lead));
+const leading = computed(() => (lead.value ? leadWidth(lead.value, room.value) : 0));
+/** Small, since they are looked over and not read: 0.5 of what they have on the wall of the sizes. */
+const widths = computed(() => wallWidths(others.value, 0.5));
+watchEffect(() => {
+  bench.order = open.placements.map(({ id }) => id);
+});
+
+const largeOne = computed(() =>
+  bench.large ? open.placements.find(({ id }) => id === bench.current) : undefined,
+);
+</script>
+
+<template>
+  <div ref="centre" class="message">
+    <WallBar
+      :title="lead?.name ?? ''"
+      :about="`${counted(others.length, 'size')} ${others.length === 1 ? 'follows' : 'follow'}`"
+    />
+    <LargeSize v-if="largeOne" :placement="largeOne" :room="room" />
+    <div v-else-if="lead" class="columns">
+      <WallTile :placement="lead" :width="leading" class="lead" />
+      <div class="others">
+        <WallTile
+          v-for="placement in others"
+          :key="placement.id"
+          :placement="placement"
+          :width="Math.min(LEAST_TILE, widths.get(placement.id) ?? 1)"
+          brief
+        />
+      </div>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.message {
+  min-height: 100%;
+  padding: 16px 22px 48px;
+}
+
+.columns {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 24px;
+  align-items: start;
+}
+
+.lead {
+  position: sticky;
+  top: 16px;
+  flex: none;
+}
+
+.others {
+  display: flex;
+  flex: 1 1 136px;
+  flex-wrap: wrap;
+  gap: 16px;
+  align-items: end;
+  min-width: 136px;
+}
+</style>

@@ -1,0 +1,64 @@
+<script setup lang="ts">
+import { NButton } from "naive-ui";
+import { useBench } from "../bench";
+import { usePiece } from "../piece";
+
+/** Over the wall: what it shows, and how it is looked at. */
+defineProps<{ title: string; about?: string }>();
+const open = usePiece();
+const bench = useBench();
+</script>
+
+<template>
+  <header>
+    <h2>{{ title }}</h2>
+    <span v-if="bench.showBefore" class="back" role="status">as before the last change</span>
+    <span v-else-if="about" class="quiet about">{{ about }}</span>
+    <span class="space"></span>
+    <slot />
+    <NButton
+      quaternary
+      :aria-pressed="bench.showBefore"
+      :disabled="!open.before"
+      title="b"
+      @click="bench.showBefore = !bench.showBefore"
+    >
+      {{ bench.showBefore ? "Back to now" : "Compare with before" }}
+    </NButton>
+    <NButton
+      quaternary
+      :aria-pressed="bench.showCovered"
+      title="g"
+      @click="bench.showCovered = !bench.showCovered"
+    >
+      {{ bench.showCovered ? "Hide covered areas" : "Show covered areas" }}
+    </NButton>
+    <NButton v-if="bench.large" @click="bench.large = false"> Back to the wall </NButton>
+    <slot v-else name="wall" />
+  </header>
+</template>
+
+<style scoped>
+header {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 4px;
+  align-items: center;
+  min-height: 32px;
+  margin-bottom: 16px;
+  white-space: nowrap;
+}
+
+.about,
+.back {
+  margin-left: 8px;
+}
+
+.back {
+  color: var(--zest);
+}
+
+.space {
+  flex: 1;
+}
+</style>
