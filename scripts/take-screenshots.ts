@@ -22,7 +22,7 @@ Come and look`;
 async function makeBatch(page: Page): Promise<void> {
   await page.getByLabel("Paste a table").fill(TABLE);
   await page.getByRole("button", { name: "Use this table" }).click();
-  await page.getByRole("button", { name: "Make them" }).click();
+  await page.getByRole("button", { name: "Make batch" }).click();
   await page.getByText("18 of 18 files").waitFor();
 }
 
@@ -59,7 +59,7 @@ const shots: { name: string; path: string; act?: (page: Page) => Promise<void>; 
       act: async (page) => {
         await page.getByText("Filters", { exact: true }).click();
         await page.getByLabel("Headline").click();
-        await page.getByRole("button", { name: "Keep it and write another" }).click();
+        await page.getByRole("button", { name: "Save as alternative" }).click();
         await page.keyboard.type("Boats, at rest");
       },
     },

@@ -1,7 +1,7 @@
 import { fileURLToPath } from "node:url";
 import vue from "@vitejs/plugin-vue";
 import { defineConfig } from "vite";
-import { tokenSheet } from "./theme/tokens";
+import { tokenSheet } from "./theme/tokens.ts";
 
 const here = (path: string) => fileURLToPath(new URL(path, import.meta.url));
 

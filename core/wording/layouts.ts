@@ -2,7 +2,7 @@ import type { LayoutKind, LayoutPlace, WordsLayout } from "../piece";
 import { type LayoutId } from "../piece";
 
 const KINDS: Record<LayoutKind, string> = {
-  "as-arranged": "as arranged",
+  "as-arranged": "as designed",
   "nothing-fits": "nothing fits",
   "sign-alone": "sign alone",
   "picture-above": "picture above",

@@ -15,7 +15,7 @@ describe("a batch in the interface", () => {
       .fill(`headline\tdate\n${rows.map((row) => `${row}\tMay`).join("\n")}`);
     await page.getByRole("button", { name: "Use this table" }).click();
     await page.getByText("6 variations × 3 sizes = 18 files").waitFor();
-    await page.getByRole("button", { name: "Make them" }).click();
+    await page.getByRole("button", { name: "Make batch" }).click();
     await page.getByText("18 of 18 files").waitFor({ timeout: 60_000 });
     expect(await page.locator(".sheet figure img").count()).to.equal(6);
 
@@ -52,7 +52,7 @@ describe("a batch in the interface", () => {
     await page.getByText("Row 91 has 1 cells").waitFor();
     await page.getByText("Every mix of the columns").click();
     await page.getByText("91 variations × 3 sizes = 273 files").waitFor();
-    await page.getByRole("button", { name: "Make them" }).click();
+    await page.getByRole("button", { name: "Make batch" }).click();
     await page.getByRole("progressbar").waitFor();
     await page.getByRole("button", { name: "Cancel" }).click();
     await page.getByText("91 variations, cancelled").waitFor();

@@ -27,14 +27,14 @@ describe("a piece from nothing", () => {
     };
     await click("button", "New crate");
     await page.getByLabel("What is the campaign called?").fill("Small boats");
-    await click("button", "Start it");
+    await click("button", "Create crate");
     await page
       .getByRole("region", { name: "Small boats" })
       .getByRole("link", { name: "New piece" })
       .click();
     clicks++;
     await page.getByLabel("What should it say?").fill(MESSAGE);
-    await page.getByRole("heading", { name: "These suit it best" }).waitFor();
+    await page.getByRole("heading", { name: "Best matches" }).waitFor();
     await click("button", /^Begin with Ticket/);
     await page.waitForURL(/\/message$/);
     await settled(page);
@@ -61,7 +61,7 @@ describe("a piece from nothing", () => {
     const slot = (text: string) => page.getByRole("combobox", { name: `What “${text}” is` });
     expect(await slot("€ 6").innerText()).to.equal("Price");
     expect(await slot("Saturday 5 December, 10:00").innerText()).to.equal("Date");
-    await page.getByRole("heading", { name: "These suit it best" }).waitFor();
+    await page.getByRole("heading", { name: "Best matches" }).waitFor();
     const first = await tiles().first().getAttribute("aria-label");
     await choose(page, "What “€ 6” is", "Figure");
     await page.waitForFunction(
@@ -94,7 +94,7 @@ describe("a piece from nothing", () => {
     await choose(page, "Format", "Every format");
     await choose(page, "Occasion", "Every occasion");
     await page.getByLabel("Find a template").fill("moonshine");
-    await page.getByText("No template is found so").waitFor();
+    await page.getByText("No template matches").waitFor();
     await page.getByLabel("Find a template").fill("");
     await page.getByRole("button", { name: "Slope: favourite" }).click();
     expect(await tiles().first().getAttribute("aria-label")).to.equal("Begin with Slope");
@@ -135,12 +135,12 @@ describe("a piece from nothing", () => {
     await page.locator("figcaption", { hasText: "Lead Photo feed, tall" }).waitFor();
   });
 
-  it("is put aside and brought back, and its crate is renamed in place", async () => {
+  it("is archived and restored, and its crate is renamed in place", async () => {
     page = await stage.open("/");
     const shelf = page.getByRole("region", { name: "Boats at Rest" });
-    await shelf.getByRole("button", { name: "Put Family workshop aside" }).click();
-    await shelf.getByText("1 piece put aside").click();
-    await shelf.getByRole("button", { name: "Bring it back" }).click();
+    await shelf.getByRole("button", { name: "Archive Family workshop" }).click();
+    await shelf.getByText("1 piece archived").click();
+    await shelf.getByRole("button", { name: "Restore" }).click();
     await shelf.getByRole("link", { name: "Open Family workshop" }).waitFor();
     await shelf.getByLabel("Name of the crate Boats at Rest").fill("Boats, resting");
     await page.keyboard.press("Enter");
@@ -155,7 +155,7 @@ describe("a piece from nothing", () => {
     await page.getByRole("dialog").getByLabel("Name").fill("Price on waves");
     await page.getByLabel("six lessons").check();
     await page.getByRole("button", { name: "Save the template" }).click();
-    await page.getByText("can be begun with from now on").waitFor();
+    await page.getByText("is now among your templates").waitFor();
     await page.goto(`${stage.program.url}/templates`);
     await tiles().first().waitFor();
     expect(await tiles().first().getAttribute("aria-label")).to.equal("Begin with Price on waves");
@@ -165,12 +165,12 @@ describe("a piece from nothing", () => {
     await page.getByRole("button", { name: "Begin with Price on waves" }).click();
     await page.waitForURL(/\/message$/);
     await page.getByRole("link", { name: /^Look/ }).click();
-    await page.getByText("Began with the template").waitFor();
+    await page.getByText("Started from the template").waitFor();
     await page.getByRole("button", { name: "Save as a template" }).click();
-    await page.getByText("Change “Price on waves”").click();
+    await page.getByText("Update “Price on waves”").click();
     await page.getByRole("dialog").getByLabel("Name").fill("Waves with a price");
-    await page.getByRole("button", { name: "Change the template" }).click();
-    await page.getByText("begins like this from now on").waitFor();
+    await page.getByRole("button", { name: "Update the template" }).click();
+    await page.getByText("was updated").waitFor();
     await page.goto(`${stage.program.url}/templates`);
     await page.getByRole("button", { name: "Begin with Waves with a price" }).waitFor();
     expect(await page.getByRole("button", { name: "Delete" }).count()).to.equal(1);

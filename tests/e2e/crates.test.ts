@@ -26,7 +26,7 @@ describe("the crates", () => {
     await page.getByLabel("What is the campaign called?").click();
     await page.keyboard.type("Winter term");
     await choose(page, "For which brand?", "Saltlight Swim Club");
-    await page.getByRole("button", { name: "Start it" }).click();
+    await page.getByRole("button", { name: "Create crate" }).click();
     const shelf = page.getByRole("region", { name: "Winter term" });
     await shelf.getByText("Saltlight Swim Club").waitFor();
     await shelf.getByRole("link", { name: "New piece" }).click();

@@ -63,7 +63,7 @@ describe("a kit that is there", () => {
     const cards = page.locator("button.spread");
     await cards.first().waitFor();
     expect(await cards.first().getAttribute("aria-pressed")).to.equal("true");
-    await page.getByRole("button", { name: "Another spread" }).click();
+    await page.getByRole("button", { name: "Colour spreads" }).click();
     await page.waitForFunction(
       () => document.querySelectorAll("button.spread")[1]?.ariaPressed === "true",
     );
@@ -79,7 +79,7 @@ describe("a kit that is there", () => {
     const page = await stage.open("/");
     const crate = page.getByRole("region", { name: "Boats at Rest" });
     await crate.getByRole("button", { name: "Change brand" }).click();
-    await page.getByRole("button", { name: "Change it" }).click();
+    await page.getByRole("button", { name: "Change brand" }).click();
     await page.getByText("changed. Each can be undone by itself.").waitFor();
     const { brand, pieces } = await stage.program.ask<CrateAnswer>("/api/crates/boats-at-rest");
     expect(new Set([brand, ...pieces.map((piece) => piece.brand)])).to.have.lengthOf(1);
@@ -98,19 +98,17 @@ describe("a kit that is there", () => {
       .getByLabel("Add a version of the logo")
       .setInputFiles({ name, mimeType, buffer: await stampOnWhite() });
     await page.getByText("A mark for light grounds added").waitFor();
-    await logos.getByRole("button", { name: "Give its flat ground back" }).click();
-    await logos.getByRole("button", { name: "Take its flat ground away" }).click();
-    await logos.getByRole("button", { name: "Give its flat ground back" }).waitFor();
+    await logos.getByRole("button", { name: "Restore its background" }).click();
+    await logos.getByRole("button", { name: "Remove its background" }).click();
+    await logos.getByRole("button", { name: "Restore its background" }).waitFor();
     await logos.getByText("One-colour mark for dark grounds").waitFor();
-    await logos.getByRole("button", { name: "Keep it in the kit" }).click();
+    await logos.getByRole("button", { name: "Add to the kit" }).click();
     await page.getByText("A one-colour mark for dark grounds added").waitFor();
-    expect(await logos.getByRole("button", { name: "Keep it in the kit" }).count()).to.equal(0);
+    expect(await logos.getByRole("button", { name: "Add to the kit" }).count()).to.equal(0);
     const photo = join(demoFolder, "quillmere/pictures/harbour-boats.jpg");
     await logos.getByLabel("Add a version of the logo").setInputFiles(photo);
     await known.nth(2).waitFor();
-    expect(await logos.getByRole("button", { name: "Take its flat ground away" }).count()).to.equal(
-      0,
-    );
+    expect(await logos.getByRole("button", { name: "Remove its background" }).count()).to.equal(0);
   });
 });
 

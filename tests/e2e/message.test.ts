@@ -33,10 +33,10 @@ describe("words and pictures of a message", () => {
     await place.waitFor({ state: "detached" });
     await saved();
     expect((await stored("opening-announcement")).message).not.to.have.property("place");
-    await page.getByRole("switch", { name: "The logo is shown" }).click();
+    await page.getByRole("switch", { name: "Show the logo" }).click();
     await saved();
     expect((await stored("opening-announcement")).without).to.deep.equal(["logo"]);
-    await page.getByRole("switch", { name: "The logo is shown" }).click();
+    await page.getByRole("switch", { name: "Show the logo" }).click();
     await saved();
     const sheet = await page.request.get(
       `${stage.program.url}/api/pieces/opening-announcement/sheet?format=pdf`,
@@ -48,7 +48,7 @@ describe("words and pictures of a message", () => {
   it("keeps other wordings, exchanges them, and makes a batch of them", async () => {
     page = await stage.open("/pieces/opening-announcement/message");
     await headline().click();
-    await page.getByRole("button", { name: "Keep it and write another" }).click();
+    await page.getByRole("button", { name: "Save as alternative" }).click();
     await page.keyboard.type("Harbour days");
     const kept = page.getByRole("list", { name: "Kept for the Headline" });
     expect(await kept.innerText()).to.contain("Boats at rest");
@@ -58,7 +58,7 @@ describe("words and pictures of a message", () => {
     await saved();
 
     await page.getByRole("link", { name: /^Batch/ }).click();
-    await page.getByRole("button", { name: "Use what is kept: headline" }).click();
+    await page.getByRole("button", { name: "Use saved alternatives: headline" }).click();
     const table = page.getByRole("region", { name: "Table" });
     expect(await table.getByRole("row").count()).to.equal(3);
     await page
@@ -131,7 +131,7 @@ describe("words and pictures of a message", () => {
     await saved();
     expect((await story()).changes.photo!.style!.adjust).to.have.keys("duotone");
     expect((await photo()).style.adjust).to.equal(undefined);
-    await page.getByRole("button", { name: "Give back what was changed here" }).click();
+    await page.getByRole("button", { name: "Follow the lead again" }).click();
     await saved();
     expect((await story()).changes).to.deep.equal({});
   });
@@ -159,7 +159,7 @@ describe("words and pictures of a message", () => {
     await page.getByRole("button", { name: /^What the picture shows is kept whole/ }).click();
     await saved();
     expect(await areas()).to.have.nested.property("[0].weight", 0);
-    await page.getByRole("button", { name: "What was found" }).click();
+    await page.getByRole("button", { name: "Reset focus" }).click();
     await saved();
     expect(await areas()).to.equal(undefined);
     await page
@@ -192,7 +192,7 @@ describe("words and pictures of a message", () => {
     await frame.press("+");
     await saved();
     expect((await area()).width).to.be.closeTo(0.44, 0.02);
-    await page.getByRole("button", { name: "What was found" }).click();
+    await page.getByRole("button", { name: "Reset focus" }).click();
     await saved();
   });
 

@@ -57,7 +57,7 @@ describe("the sizes of a piece", () => {
   it("are laid out as a person picks, are marked so, and are given back", async () => {
     await open("opening-announcement");
     await size("Story").click();
-    const before = await ledger().getByText("Laid out as").locator("+ dd").textContent();
+    const before = await ledger().getByText("Layout").locator("+ dd").textContent();
     await page.getByRole("button", { name: "Other layouts" }).click();
     const choices = page.locator(".choice");
     await choices.first().waitFor();
@@ -65,13 +65,13 @@ describe("the sizes of a piece", () => {
     await choices.nth(1).click();
     await saved();
     await settled(page);
-    const after = await ledger().getByText("Laid out as").locator("+ dd").textContent();
+    const after = await ledger().getByText("Layout").locator("+ dd").textContent();
     expect(after).to.not.equal(before);
     await page.getByText("Changed on this size").waitFor();
-    await page.getByRole("button", { name: "Give back what was changed here" }).click();
+    await page.getByRole("button", { name: "Follow the lead again" }).click();
     await saved();
     await settled(page);
-    expect(await ledger().getByText("Laid out as").locator("+ dd").textContent()).to.equal(before);
+    expect(await ledger().getByText("Layout").locator("+ dd").textContent()).to.equal(before);
     expect(await page.getByText("Changed on this size").count()).to.equal(0);
   });
 

@@ -16,7 +16,7 @@ describe("what is stored", () => {
     await page.getByRole("link", { name: "Open Family workshop" }).waitFor({ state: "detached" });
     await page.getByRole("link", { name: "Storage" }).click();
     const row = page.getByRole("row").filter({ hasText: "Family workshop" });
-    await row.getByRole("button", { name: "Bring it back" }).click();
+    await row.getByRole("button", { name: "Restore" }).click();
     await page.getByText("The bin is empty.").waitFor();
     await page.getByRole("link", { name: "Crates" }).click();
     await page.getByRole("link", { name: "Open Family workshop" }).waitFor();

@@ -67,7 +67,7 @@ describe("the workbench", () => {
       buffer: Buffer.from("words"),
     });
     await page.getByText("notes.jpg is not a picture that can be read").waitFor();
-    await page.getByRole("button", { name: "Close this message" }).click();
+    await page.getByRole("button", { name: "close" }).click();
     await chooser.setInputFiles(join(demoFolder, "quillmere/pictures/dust-bowl-home.jpg"));
     await saved();
     await settled(page);
@@ -141,7 +141,7 @@ describe("the workbench", () => {
       .getByRole("alert")
       .filter({ hasText: "changed in another window to “Theirs”" });
     await alert.waitFor();
-    await page.getByRole("button", { name: "Take the other" }).click();
+    await page.getByRole("button", { name: "Use theirs" }).click();
     await saved();
     expect(await page.getByRole("textbox", { name: "Headline" }).inputValue()).to.equal("Theirs");
   });

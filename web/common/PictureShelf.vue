@@ -18,7 +18,7 @@ function pick(id: string): void {
 </script>
 
 <template>
-  <DialogCard v-model:shown="shown" title="The shelf" :width="760">
+  <DialogCard v-model:shown="shown" title="Pictures" :width="760">
     <p v-if="photographs.length === 0" class="quiet">No pictures are stored yet.</p>
     <div class="pictures">
       <button

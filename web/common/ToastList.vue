@@ -1,19 +1,27 @@
 <script setup lang="ts">
-import { NButton } from "naive-ui";
-import { X } from "@lucide/vue";
+import { NAlert } from "naive-ui";
+import { useRouter } from "vue-router";
 import { useToasts } from "./toasts";
 
+/** What has just happened, in a corner; it goes with the page that it is about. */
 const toasts = useToasts();
+useRouter().afterEach((to, from) => {
+  if (to.name !== from.name) toasts.leave();
+});
 </script>
 
 <template>
-  <section class="toasts" aria-live="polite" aria-label="Messages">
-    <div v-for="toast in toasts.toasts" :key="toast.id" class="toast" :class="toast.kind">
-      <p>{{ toast.text }}</p>
-      <NButton quaternary aria-label="Close this message" @click="toasts.close(toast.id)">
-        <X :size="16" aria-hidden="true" />
-      </NButton>
-    </div>
+  <section class="toasts" aria-label="Messages">
+    <NAlert
+      v-for="toast in toasts.toasts"
+      :key="toast.id"
+      class="toast"
+      :type="toast.kind === 'failed' ? 'error' : 'success'"
+      closable
+      @close="toasts.close(toast.id)"
+    >
+      {{ toast.text }}
+    </NAlert>
   </section>
 </template>
 
@@ -29,22 +37,6 @@ const toasts = useToasts();
 }
 
 .toast {
-  display: flex;
-  gap: 8px;
-  align-items: start;
-  padding: 8px 8px 8px 16px;
-  border: 1px solid var(--line-strong);
-  border-radius: 4px;
-  background: var(--card);
   box-shadow: 0 4px 16px var(--shade);
-}
-
-.toast p {
-  flex: 1;
-  padding: 6px 0;
-}
-
-.failed {
-  border-color: var(--berry);
 }
 </style>

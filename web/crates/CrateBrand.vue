@@ -45,21 +45,21 @@ async function change(): Promise<void> {
             piece.title
           }}</RouterLink>
           <span class="quiet small">
-            {{ piece.notes.join("; ") || "Every colour and typeface has its counterpart." }}
+            {{ piece.notes.join("; ") || "Every colour and typeface has a match." }}
           </span>
         </li>
       </ul>
     </template>
     <form v-else class="asking" @submit.prevent="change">
       <label>
-        “{{ crate.name }}” and its {{ counted(crate.pieces.length, "piece") }} get the brand
+        New brand for “{{ crate.name }}” and its {{ counted(crate.pieces.length, "piece") }}
         <SelectField
           v-model="brand"
           label="Brand"
           :options="others.map(({ id, name }) => ({ value: id, label: name }))"
         />
       </label>
-      <NButton type="primary" attr-type="submit" :disabled="!brand">Change it</NButton>
+      <NButton type="primary" attr-type="submit" :disabled="!brand">Change brand</NButton>
     </form>
   </DialogCard>
 </template>

@@ -96,7 +96,7 @@ const brand = computed(() => library.brandById.get(props.crate.brand));
     </header>
     <CrateBrand v-model:shown="rebranding" :crate="crate" />
     <p v-if="crate.pieces.length === 0" class="quiet">
-      This crate is empty. Begin with what the first piece should say.
+      Nothing here yet. Start with what the first piece should say.
     </p>
     <div v-else class="pieces">
       <PieceCard
@@ -109,11 +109,11 @@ const brand = computed(() => library.brandById.get(props.crate.brand));
       />
     </div>
     <details v-if="crate.archived.length" class="archived">
-      <summary>{{ counted(crate.archived.length, "piece") }} put aside</summary>
+      <summary>{{ counted(crate.archived.length, "piece") }} archived</summary>
       <ul>
         <li v-for="piece in crate.archived" :key="piece.id">
           {{ piece.title }}
-          <NButton quaternary @click="keep(piece.id, { archived: false })"> Bring it back </NButton>
+          <NButton quaternary @click="keep(piece.id, { archived: false })"> Restore </NButton>
           <NButton quaternary size="small" @click="remove('piece', piece.id, piece.title)"
             >Delete</NButton
           >

@@ -35,7 +35,7 @@ const brands = computed(() => [
   ...library.brands.map(({ id, name }) => ({ value: id, label: name })),
 ]);
 const ORDERS = [
-  { value: "work", label: "As they were begun" },
+  { value: "work", label: "Oldest first" },
   { value: "name", label: "By name" },
 ] as const;
 
@@ -106,7 +106,7 @@ async function startPiece(crate: string, from: string): Promise<void> {
         v-model="find"
         class="find"
         label="Find a crate or piece"
-        placeholder="Show only what is called …"
+        placeholder="Filter by name"
         clearable
       />
       <SelectField v-model="brand" class="brand" label="Brand" :options="brands" />

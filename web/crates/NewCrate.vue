@@ -48,7 +48,7 @@ async function start(): Promise<void> {
           :options="library.brands.map(({ id, name }) => ({ value: id, label: name }))"
         />
       </label>
-      <NButton type="primary" attr-type="submit" :disabled="!name.trim()">Start it</NButton>
+      <NButton type="primary" attr-type="submit" :disabled="!name.trim()">Create crate</NButton>
     </form>
   </DialogCard>
 </template>

@@ -69,7 +69,7 @@ const kinds = { post: "Post", carousel: "Carousel", story: "Story", ad: "Ad" };
         <h3>{{ piece.title }}</h3>
         <p class="quiet small">{{ kinds[piece.kind] }}, {{ piece.sizes.length }} sizes</p>
         <p v-if="piece.origin" class="quiet small">
-          {{ piece.origin.kind === "template" ? "began with" : "a copy of" }}
+          {{ piece.origin.kind === "template" ? "started from" : "a copy of" }}
           {{ piece.origin.name }}
         </p>
       </div>
@@ -88,8 +88,8 @@ const kinds = { post: "Post", carousel: "Carousel", story: "Story", ad: "Ad" };
       </select>
       <NButton
         quaternary
-        :aria-label="`Put ${piece.title} aside`"
-        title="Put it aside"
+        :aria-label="`Archive ${piece.title}`"
+        title="Archive it"
         @click="keep({ archived: true })"
       >
         <Archive :size="16" aria-hidden="true" />

@@ -97,7 +97,7 @@ const pieces = computed(() =>
         placeholder="Key of the kit"
         label="Key of the kit"
       />
-      <NButton @click="draft = undefined">Leave it as it was</NButton>
+      <NButton @click="draft = undefined">Discard changes</NButton>
       <NButton type="primary" :disabled="saving || changes.length === 0" @click="save(draft)">
         {{ saving ? "Saving …" : "Save the kit" }}
       </NButton>
@@ -183,9 +183,9 @@ const pieces = computed(() =>
         </section>
       </div>
       <KitPairs :colours="brand.colours" />
-      <section aria-label="Take it along" class="along">
-        <h2>Take it along</h2>
-        <NButton tag="a" :href="`/api/brands/${id}/kit`" download>The kit with its files</NButton>
+      <section aria-label="Downloads" class="along">
+        <h2>Downloads</h2>
+        <NButton tag="a" :href="`/api/brands/${id}/kit`" download>Kit with its files</NButton>
         <NButton tag="a" :href="`/api/brands/${id}/colours/tokens`" download>Design tokens</NButton>
         <NButton tag="a" :href="`/api/brands/${id}/colours/css`" download>CSS</NButton>
         <NButton tag="a" :href="`/api/brands/${id}/colours/palette`" download

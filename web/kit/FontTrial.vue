@@ -32,8 +32,8 @@ async function take(file: File | undefined): Promise<void> {
 </script>
 
 <template>
-  <section aria-label="A font of yours">
-    <h2>A font of yours</h2>
+  <section aria-label="Try your own font">
+    <h2>Try your own font</h2>
     <FileButton
       label="Try a font file"
       accept=".ttf,.otf,.ttc,.otc,.woff,.woff2"

@@ -207,7 +207,7 @@ const called = (name: string): string => name.charAt(0).toUpperCase() + name.sli
             :disabled="busy"
             @click="giveGroundBack(logo.file)"
           >
-            Give its flat ground back
+            Restore its background
           </NButton>
           <NButton
             v-else-if="pictureOf(logo.file)?.art?.ground"
@@ -215,7 +215,7 @@ const called = (name: string): string => name.charAt(0).toUpperCase() + name.sli
             :disabled="busy"
             @click="step(() => takeGround(logo.file))"
           >
-            Take its flat ground away
+            Remove its background
           </NButton>
           <NButton size="small" :disabled="busy" @click="inOneColour(logo, 'light')">
             One colour, dark
@@ -235,7 +235,7 @@ const called = (name: string): string => name.charAt(0).toUpperCase() + name.sli
       </NButton>
     </div>
     <template v-if="proposals.length > 0">
-      <h3>Made by the program, where a size needs it</h3>
+      <h3>Made automatically where a size needs them</h3>
       <ul class="proposals">
         <li v-for="one in proposals" :key="`${one.logo.kind} ${one.logo.ground} ${one.from.id}`">
           <LogoPlate
@@ -246,7 +246,7 @@ const called = (name: string): string => name.charAt(0).toUpperCase() + name.sli
             class="plate"
           />
           <span class="small">{{ called(logoName(one.logo)) }}</span>
-          <NButton size="small" :disabled="busy" @click="keep(one)">Keep it in the kit</NButton>
+          <NButton size="small" :disabled="busy" @click="keep(one)">Add to the kit</NButton>
         </li>
       </ul>
     </template>

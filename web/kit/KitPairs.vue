@@ -3,7 +3,7 @@ import { computed } from "vue";
 import type { BrandColour } from "../../core/brand";
 import { pairsOf } from "../../core/kit";
 
-/** What goes with what: every colour's words on every colour as ground, with contrast and what to take instead. */
+/** Contrast between colours: every colour's words on every colour as ground, with contrast and what to take instead. */
 const props = defineProps<{ colours: BrandColour[] }>();
 
 const rows = computed(() => pairsOf(props.colours));
@@ -11,8 +11,8 @@ const words = { text: "", large: "large only", no: "no" };
 </script>
 
 <template>
-  <section aria-label="What goes with what">
-    <h2>What goes with what</h2>
+  <section aria-label="Contrast between colours">
+    <h2>Contrast between colours</h2>
     <div class="scroll">
       <table>
         <thead>

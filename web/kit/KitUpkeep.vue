@@ -67,8 +67,8 @@ async function remove(): Promise<void> {
 </script>
 
 <template>
-  <section aria-label="Upkeep" class="upkeep">
-    <h2>Upkeep</h2>
+  <section aria-label="Lock and delete" class="upkeep">
+    <h2>Lock and delete</h2>
     <NButton @click="ask(locked ? 'unlock' : 'lock')">
       {{ locked ? "Unlock the kit" : "Lock the kit" }}
     </NButton>
@@ -82,7 +82,7 @@ async function remove(): Promise<void> {
       <form class="asking" @submit.prevent="act">
         <p v-if="failure" role="alert" class="failure">{{ failure }}</p>
         <p v-if="asked === 'lock'" class="quiet">
-          From then on only who knows the key can change or delete it. Everybody can go on using it.
+          After this, only people with the key can change or delete it. Everyone can still use it.
         </p>
         <label v-if="asked !== 'delete' || locked">
           Key
@@ -90,7 +90,7 @@ async function remove(): Promise<void> {
         </label>
         <template v-if="asked === 'delete'">
           <label v-if="inUse && others.length > 0">
-            {{ counted(pieces, "piece") }} in this brand get
+            Move its {{ counted(pieces, "piece") }} to
             <SelectField
               v-model="instead"
               label="Brand of its pieces"
@@ -98,8 +98,7 @@ async function remove(): Promise<void> {
             />
           </label>
           <p v-else-if="inUse">
-            Its pieces have no other brand to change to. Make another kit first, or delete the
-            pieces.
+            There is no other brand for its pieces. Make another kit first, or delete the pieces.
           </p>
           <p class="quiet">The kit and its versions go; what was delivered stays.</p>
         </template>

@@ -14,7 +14,7 @@ const emit = defineEmits<{ restore: [version: BrandVersion] }>();
     <ol class="dated">
       <li v-for="(version, index) in versions" :key="version.number">
         <span class="quiet small number">{{ when(version.created) }}</span>
-        <span>{{ version.changes.join("; ") || "As it came in" }}</span>
+        <span>{{ version.changes.join("; ") || "First version" }}</span>
         <span v-if="index === 0" class="quiet small">now</span>
         <NButton v-else quaternary @click="emit('restore', version)">Bring back</NButton>
       </li>

@@ -183,9 +183,7 @@ async function make(): Promise<void> {
               : "The logo on the ground that it is made for."
           }}
         </p>
-        <NCheckbox v-if="bare" v-model:checked="keepGround">
-          Keep the flat ground that it stood on
-        </NCheckbox>
+        <NCheckbox v-if="bare" v-model:checked="keepGround"> Keep its background </NCheckbox>
       </section>
       <KitColours v-model="colours" />
       <div class="faces">
@@ -196,7 +194,7 @@ async function make(): Promise<void> {
     <aside aria-label="The kit at work">
       <template v-if="piece && draft && lead">
         <GraphicTile :wall="wall" :placement="lead" :width="320" label="A piece in the new brand" />
-        <p class="quiet small">“{{ sample?.title }}” in this kit, as it would come out.</p>
+        <p class="quiet small">Preview: “{{ sample?.title }}” in this kit</p>
       </template>
     </aside>
   </main>

@@ -144,7 +144,7 @@ async function take(template: unknown): Promise<void> {
   try {
     const { name } = await api.importTemplate(template);
     await list.load();
-    toasts.tell(`“${name}” is a template of the house now.`);
+    toasts.tell(`“${name}” is now among your templates.`);
   } catch (error) {
     toasts.fail(error);
   }
@@ -192,7 +192,7 @@ async function take(template: unknown): Promise<void> {
           @paste="pasteMarked"
         />
         <template v-if="hasWords">
-          <p class="quiet small">Sorted by their form; change what is not right.</p>
+          <p class="quiet small">Sorted automatically. Change what is wrong.</p>
           <SortedLines :model-value="lines" @update:model-value="correct" />
         </template>
         <PicturePicks v-model="chosen" :brand="brandId" />
@@ -204,10 +204,10 @@ async function take(template: unknown): Promise<void> {
           Opening the templates …
         </p>
         <p v-else-if="previews.length === 0" class="quiet">
-          No template is found so. Take out a filter, or look for another word.
+          No template matches. Remove a filter or try another word.
         </p>
         <template v-else-if="brand">
-          <h2 v-if="hasWords">These suit it best</h2>
+          <h2 v-if="hasWords">Best matches</h2>
           <div class="tiles" :aria-busy="busy || weighing">
             <TemplateTile
               v-for="({ template, piece }, index) in previews"

@@ -59,7 +59,7 @@ function toggle(id: FileId): void {
       >
     </header>
 
-    <p class="quiet small">In the order of importance; none is fine. Drop or paste others here.</p>
+    <p class="quiet small">Most important first; optional. Drop or paste more here.</p>
     <div class="pictures">
       <button
         v-for="one in library.photographsOf(brand)"

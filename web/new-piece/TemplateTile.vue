@@ -41,7 +41,7 @@ const emit = defineEmits<{ pick: []; favour: []; remove: [] }>();
       /></NButton>
     </p>
     <p v-if="house" class="house small">
-      <span class="quiet">of the house</span>
+      <span class="quiet">your template</span>
       <a :href="`/api/templates/${template.id}/file`" download>Export</a>
       <NButton text class="link" @click="emit('remove')">Delete</NButton>
     </p>

@@ -52,7 +52,7 @@ export function useOffers({ pieces, brand, wanted }: OffersOptions): Offers {
       if (turn === asked) weighed.value = answer;
     } catch (error) {
       // The order stays as it is; every template can be chosen all the same.
-      console.error("The templates could not be weighed.", error);
+      console.error("The templates could not be compared with your message.", error);
     } finally {
       if (turn === asked) busy.value = false;
     }

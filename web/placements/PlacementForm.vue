@@ -68,7 +68,7 @@ const KEPT = ["headline", "logo", "price", "badge", "cta", "all"];
     /></label>
     <label class="wide">Note<TextField v-model="facts.note" /></label>
     <p v-if="noRoom" class="wide must">
-      Margin and covered areas leave nothing free: no words can stand here, only a picture.
+      Margin and covered areas leave no room for words; only a picture fits here.
     </p>
   </div>
 </template>

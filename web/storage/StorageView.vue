@@ -145,7 +145,7 @@ async function takeBackup({ file, onFinish }: UploadCustomRequestOptions): Promi
             <td class="act">
               <NButton size="tiny" :disabled="busy" @click="bringBack(one)">
                 <template #icon><RotateCcw aria-hidden="true" /></template>
-                Bring it back
+                Restore
               </NButton>
             </td>
           </tr>

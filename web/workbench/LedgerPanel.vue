@@ -81,7 +81,7 @@ const showsSize = computed(() => !["batch", "deliver", "look"].includes(props.st
         </template>
         <dt>Smallest readable</dt>
         <dd class="number">{{ Math.ceil(report.floor) }} px</dd>
-        <dt>Laid out as</dt>
+        <dt>Layout</dt>
         <dd>{{ layoutName(report.layout) }}</dd>
         <template v-if="leftOut">
           <dt>Left out</dt>
@@ -91,14 +91,14 @@ const showsSize = computed(() => !["batch", "deliver", "look"].includes(props.st
       <section v-if="open.piece" class="actions" aria-label="This size">
         <NButton @click="picking = true">Other layouts</NButton>
         <NButton v-if="!isLead" @click="leading = true">Make it the lead</NButton>
-        <NButton v-if="changed" @click="giveBack"> Give back what was changed here </NButton>
+        <NButton v-if="changed" @click="giveBack"> Follow the lead again </NButton>
       </section>
       <PicturePanel :placement="placement" />
       <LayoutPicker v-model:shown="picking" :placement="placement" />
       <LeadChange v-model:shown="leading" :placement="placement" />
     </template>
     <section v-if="step === 'message'" class="read">
-      <h3>Read in order</h3>
+      <h3>Reading order</h3>
       <p>{{ read }}</p>
     </section>
     <div id="ledger-step"></div>

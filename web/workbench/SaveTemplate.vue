@@ -74,8 +74,8 @@ async function save(): Promise<void> {
         : await api.addTemplate(wanted);
     toasts.tell(
       changing.value
-        ? `“${made.name}” begins like this from now on; pieces that began with it stay as they are.`
-        : `“${made.name}” can be begun with from now on.`,
+        ? `“${made.name}” was updated; existing pieces stay as they are.`
+        : `“${made.name}” is now among your templates.`,
     );
     shown.value = false;
   } catch (error) {
@@ -93,7 +93,7 @@ async function save(): Promise<void> {
         <NRadioGroup v-model:value="changing" name="changing"
           ><NRadio :value="false">As a new template</NRadio
           ><NRadio :value="true"
-            >Change “{{ began.name }}”, which it began with</NRadio
+            >Update “{{ began.name }}”, which it started from</NRadio
           ></NRadioGroup
         >
       </fieldset>
@@ -112,9 +112,9 @@ async function save(): Promise<void> {
           label="What it looks like"
           :options="LookName.options.map((value) => ({ value, label: value }))"
       /></label>
-      <label>Note for whoever uses it<TextField v-model="note" :maxlength="500" /></label>
+      <label>Note for others<TextField v-model="note" :maxlength="500" /></label>
       <fieldset v-if="open.piece">
-        <legend>Fixed, whatever the message is</legend>
+        <legend>Always keep these words</legend>
         <NCheckboxGroup v-model:value="fixed"
           ><template v-for="(filling, slot) in open.piece.message" :key="slot"
             ><NCheckbox v-if="isText(filling)" :value="slot" class="one">{{
@@ -124,7 +124,7 @@ async function save(): Promise<void> {
         >
       </fieldset>
       <NButton type="primary" attr-type="submit">
-        {{ changing ? "Change the template" : "Save the template" }}
+        {{ changing ? "Update the template" : "Save the template" }}
       </NButton>
     </form>
   </DialogCard>

@@ -21,7 +21,7 @@ const refused = computed(() => open.stuck?.why === "refused");
         refused ? "Send it again" : "Keep mine"
       }}</NButton>
       <NButton size="small" @click="open.takeTheirs()">{{
-        refused ? "Let it go" : "Take the other"
+        refused ? "Discard it" : "Use theirs"
       }}</NButton>
     </div>
   </NAlert>

@@ -8,7 +8,7 @@ import { usePiece } from "./piece";
 export const shortcuts = [
   { keys: "1 – 6", does: "Go to a step" },
   { keys: ",  .", does: "Walk through the sizes" },
-  { keys: "Enter", does: "Look at the selected size large" },
+  { keys: "Enter", does: "Open the selected size large" },
   { keys: "Esc", does: "Back to the wall" },
   { keys: "g", does: "Show what each channel covers and crops" },
   { keys: "b", does: "Compare with how it was before the last change" },

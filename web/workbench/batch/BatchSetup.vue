@@ -67,7 +67,7 @@ function toggle(list: string[], id: string): string[] {
     <FileFields v-model:format="batch.format" v-model:scale="batch.scale" />
     <div class="make">
       <strong class="number" role="status">{{ count }}</strong>
-      <NButton type="primary" :disabled="!ready" @click="batch.start()">Make them</NButton>
+      <NButton type="primary" :disabled="!ready" @click="batch.start()">Make batch</NButton>
     </div>
   </section>
 </template>

@@ -56,7 +56,7 @@ async function take(file: File | undefined): Promise<void> {
           ></FileButton
         >
         <NButton v-if="kept.length" @click="batch.takeAlternatives()">
-          Use what is kept: {{ kept.map(slotName).join(", ").toLowerCase() }}
+          Use saved alternatives: {{ kept.map(slotName).join(", ").toLowerCase() }}
         </NButton>
       </div>
     </template>

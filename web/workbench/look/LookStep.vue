@@ -96,7 +96,7 @@ async function pin(): Promise<void> {
         />
       </label>
       <p v-if="open.piece?.origin" class="quiet small began">
-        Began with the {{ open.piece.origin.kind }}
+        Started from the {{ open.piece.origin.kind }}
         <RouterLink
           v-if="cameFrom"
           :to="{ name: 'piece', params: { id: cameFrom.id, step: 'look' } }"
@@ -106,7 +106,7 @@ async function pin(): Promise<void> {
       </p>
       <div class="ways">
         <NButton :disabled="all.length < 2" @click="another">
-          <Shuffle :size="16" aria-hidden="true" /> Another spread
+          <Shuffle :size="16" aria-hidden="true" /> Colour spreads
         </NButton>
         <NButton :disabled="all.length === 0" @click="pin">
           <component :is="pinned ? PinOff : Pin" :size="16" aria-hidden="true" />
@@ -119,10 +119,10 @@ async function pin(): Promise<void> {
     </InLedger>
     <SaveTemplate v-model:shown="saving" />
     <p class="quiet">
-      Three colours at most, and all of them readable.
+      Up to three colours, all readable.
       <template v-if="pages > 1">
         {{ page + 1 }} of {{ pages }}
-        <NButton quaternary @click="page = (page + 1) % pages">Show others</NButton>
+        <NButton quaternary @click="page = (page + 1) % pages">More spreads</NButton>
       </template>
     </p>
     <p v-if="choices.length === 0" class="quiet">

@@ -116,8 +116,8 @@ function take(fitted: Piece, { name, changed }: Shown): void {
   <section class="others" aria-label="Other arrangements">
     <header>
       <h2>Another look</h2>
-      <span class="quiet">the same message, arranged, coloured and set otherwise</span>
-      <NButton title="n" @click="more">Twelve more</NButton>
+      <span class="quiet">your message in other arrangements, colours and type</span>
+      <NButton title="n" @click="more">Show 12 more</NButton>
     </header>
     <p v-if="failure" role="alert" class="failure">{{ failure }}</p>
     <template v-for="{ title, looks } in groups" v-else-if="open.brand" :key="title">

@@ -96,8 +96,8 @@ async function addPictures(files: File[]): Promise<void> {
       >
     </div>
     <label class="logo">
-      <NSwitch size="small" :value="hasLogo" aria-label="The logo is shown" @update:value="show" />
-      The logo is shown
+      <NSwitch size="small" :value="hasLogo" aria-label="Show the logo" @update:value="show" />
+      Show the logo
     </label>
     <label class="language">
       <span>Language</span>
@@ -107,7 +107,7 @@ async function addPictures(files: File[]): Promise<void> {
         label="Language of the message"
         :model-value="open.piece?.language"
         :options="languages"
-        placeholder="English, unless it is said"
+        placeholder="English (default)"
         @update:model-value="speak($event ?? 'en')"
       />
     </label>

@@ -103,7 +103,7 @@ function describe(alt: string): void {
       :model-value="filling.alt ?? ''"
       :maxlength="1000"
       :label="`What the ${nameOf(slotName).toLowerCase()} shows`"
-      placeholder="Say what it shows"
+      placeholder="Alt text: what it shows"
       @change="describe"
     />
     <div class="actions">
@@ -118,9 +118,9 @@ function describe(alt: string): void {
           {{ busy ? "Storing …" : "Replace" }}</template
         ></FileButton
       >
-      <NButton size="small" quaternary @click="shelfShown = true">From the shelf</NButton>
+      <NButton size="small" quaternary @click="shelfShown = true">Choose another</NButton>
       <NButton v-if="filling.areas" size="small" quaternary @click="keep(undefined)">
-        What was found
+        Reset focus
       </NButton>
       <NButton size="small" quaternary title="Take it out" aria-label="Take out" @click="takeOut">
         <template #icon><X aria-hidden="true" /></template>

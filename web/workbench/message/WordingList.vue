@@ -63,7 +63,7 @@ const drop = (index: number): void =>
       >
     </li>
   </ul>
-  <NButton v-if="canKeep" text class="keep" @click="keep">Keep it and write another</NButton>
+  <NButton v-if="canKeep" text class="keep" @click="keep">Save as alternative</NButton>
 </template>
 
 <style scoped>

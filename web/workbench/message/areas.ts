@@ -73,7 +73,7 @@ export const alone = (areas: readonly Area[], index: number): Area[] =>
 export function describeAreas(areas: readonly Area[], said: boolean, sought: boolean): string {
   const faces = areas.filter(({ kind, weight }) => kind === "face" && weight > 0).length;
   if (faces > 0) return faces === 1 ? "1 face is kept whole" : `${faces} faces are kept whole`;
-  if (said) return "you said what matters";
+  if (said) return "focus set by you";
   const thing = thingIn(areas);
   const kept = !thing
     ? "nothing stands out"

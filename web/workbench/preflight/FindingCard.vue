@@ -45,10 +45,10 @@ const levels = { "must-fix": "Must fix", "look-again": "Look again", note: "Note
     <p class="quiet">{{ words.text }}</p>
     <NButton v-if="finding.mend" @click="mend(finding.mend)"> Use {{ finding.mend.name }} </NButton>
     <NButton v-if="placement && finding.level !== 'must-fix'" @click="callFine(placement)">
-      It is fine so
+      It’s fine
     </NButton>
     <NButton v-if="finding.node" :aria-pressed="pointed" @click="emit('point')">
-      {{ pointed ? "Stop pointing" : "Point at it" }}
+      {{ pointed ? "Hide" : "Show where" }}
     </NButton>
   </section>
 </template>

@@ -65,7 +65,7 @@ function sentence(layout: LayoutId): string {
     <p v-else-if="!layouts" class="quiet">Laying it out …</p>
     <template v-else-if="open.piece && open.brand">
       <p v-if="layouts.length === 1" class="quiet">
-        This is the only layout that keeps every rule on this size.
+        No other layout passes preflight at this size.
       </p>
       <div class="choices">
         <button
@@ -88,7 +88,7 @@ function sentence(layout: LayoutId): string {
         </button>
       </div>
       <p v-if="picked">
-        <NButton @click="pick(undefined)">Take the best again, always</NButton>
+        <NButton @click="pick(undefined)">Choose automatically</NButton>
       </p>
     </template>
   </DialogCard>

@@ -61,10 +61,10 @@ function setAmount(key: keyof Adjust, value: number): void {
     <NCheckbox v-if="!isLead" v-model:checked="onlyHere">Only on this size</NCheckbox>
     <label class="amount">
       <span
-        >Enlarged <b class="number">{{ Math.round(100 * zoomOf(shown)) }} %</b></span
+        >Zoom <b class="number">{{ Math.round(100 * zoomOf(shown)) }} %</b></span
       >
       <SliderField
-        label="Enlarged"
+        label="Zoom"
         :min="1"
         :max="MOST_ZOOM"
         :step="0.05"
@@ -73,9 +73,9 @@ function setAmount(key: keyof Adjust, value: number): void {
       />
     </label>
     <p class="quiet small">
-      Look at a size large (Enter) to move it by hand.
+      Open a size large (Enter) to drag the picture.
       <NButton v-if="styleOf(shown).framing" quaternary @click="release(shown)">
-        Back to what it shows
+        Reset framing
       </NButton>
     </p>
     <details>
@@ -89,7 +89,7 @@ function setAmount(key: keyof Adjust, value: number): void {
       />
     </details>
     <details>
-      <summary>By hand</summary>
+      <summary>Adjust</summary>
       <label v-for="{ name, key } in amounts" :key="key" class="amount">
         <span>
           {{ name }}
