@@ -66,4 +66,14 @@ h1 {
   align-items: center;
   margin-left: auto;
 }
+
+@media (max-width: 599px) {
+  .page {
+    padding: 12px 16px;
+  }
+
+  .after {
+    margin-left: 0;
+  }
+}
 </style>

@@ -130,8 +130,9 @@ const brand = computed(() => library.brandById.get(props.crate.brand));
 
 header {
   display: flex;
-  align-items: baseline;
-  gap: 16px;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 16px;
   padding-bottom: 8px;
   margin-bottom: 16px;
   border-bottom: 1px solid var(--line);
@@ -181,6 +182,11 @@ header {
   width: 12px;
   height: 12px;
   box-shadow: inset 0 0 0 1px rgb(0 0 0 / 0.08);
+}
+
+.brand,
+h2 {
+  white-space: nowrap;
 }
 
 .space {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { NButton } from "naive-ui";
-import { Archive, CopyPlus } from "@lucide/vue";
+import { NButton, NDropdown } from "naive-ui";
+import { Archive, CopyPlus, FolderInput } from "@lucide/vue";
 import { computed } from "vue";
 import type { PieceFiling } from "../../core/api";
 import type { Piece } from "../../core/piece";
@@ -23,6 +23,8 @@ const wall = useWall({
 const elsewhere = computed(() =>
   library.crates.filter(({ pieces }) => !pieces.some(({ id }) => id === props.piece.id)),
 );
+const moves = computed(() => elsewhere.value.map(({ id, name }) => ({ key: id, label: name })));
+const move = (crate: string): void => keep({ crate });
 const keep = (filing: PieceFiling): void => emit("keep", filing);
 
 const HEIGHT = 240;
@@ -73,19 +75,15 @@ const kinds = { post: "Post", carousel: "Carousel", story: "Story", ad: "Ad" };
           {{ piece.origin.name }}
         </p>
       </div>
-      <select
-        v-if="elsewhere.length"
-        class="move"
-        value=""
-        :aria-label="`Move ${piece.title} to another crate`"
-        title="Move it to another crate"
-        @change="keep({ crate: ($event.target as HTMLSelectElement).value })"
-      >
-        <option value="" disabled>Move</option>
-        <option v-for="crate in elsewhere" :key="crate.id" :value="crate.id">
-          {{ crate.name }}
-        </option>
-      </select>
+      <NDropdown v-if="elsewhere.length" trigger="click" :options="moves" @select="move">
+        <NButton
+          quaternary
+          :aria-label="`Move ${piece.title} to another crate`"
+          title="Move it to another crate"
+        >
+          <FolderInput :size="16" aria-hidden="true" />
+        </NButton>
+      </NDropdown>
       <NButton
         quaternary
         :aria-label="`Archive ${piece.title}`"
@@ -110,6 +108,8 @@ const kinds = { post: "Post", carousel: "Carousel", story: "Story", ad: "Ad" };
 <style scoped>
 .graphics {
   display: flex;
+  max-width: 100%;
+  overflow: hidden;
   gap: 8px;
   align-items: end;
 }
@@ -120,12 +120,8 @@ const kinds = { post: "Post", carousel: "Carousel", story: "Story", ad: "Ad" };
   align-content: end;
 }
 
-.move {
-  max-width: 76px;
-  border: 0;
-  background: none;
-  color: var(--leaf);
-  font: 600 13px var(--text);
+footer .n-button {
+  padding: 0 8px;
 }
 
 footer > div {

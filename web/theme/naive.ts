@@ -89,6 +89,7 @@ export function overridesOf(tokens: Tokens): GlobalThemeOverrides {
       paddingSmall: "0 10px",
     },
     Input: {
+      border: `1px solid ${strong}`,
       borderHover: `1px solid ${leaf}`,
       borderFocus: `1px solid ${leaf}`,
       boxShadowFocus: "none",
@@ -98,6 +99,7 @@ export function overridesOf(tokens: Tokens): GlobalThemeOverrides {
       paddingMedium: "0 10px",
     },
     InternalSelection: {
+      border: `1px solid ${strong}`,
       borderHover: `1px solid ${leaf}`,
       borderFocus: `1px solid ${leaf}`,
       borderActive: `1px solid ${leaf}`,

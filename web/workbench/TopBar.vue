@@ -189,4 +189,38 @@ nav a.current {
 .unsaved {
   color: var(--berry);
 }
+
+@media (max-width: 899px) {
+  .bar {
+    grid-template-columns: auto minmax(0, 1fr) auto;
+  }
+
+  .names .crate,
+  .names > .quiet,
+  .state:not(.unsaved) {
+    display: none;
+  }
+
+  .home {
+    padding-right: 8px;
+  }
+
+  nav {
+    grid-row: 2;
+    grid-column: 1 / -1;
+    margin: 0 -16px;
+    overflow-x: auto;
+    border-top: 1px solid var(--line);
+  }
+
+  nav a {
+    flex: none;
+    min-height: 44px;
+  }
+
+  .bar {
+    grid-template-rows: 48px auto;
+    height: auto;
+  }
+}
 </style>

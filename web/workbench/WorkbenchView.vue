@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { NButton } from "naive-ui";
-import { computed, onBeforeUnmount, provide, watch } from "vue";
+import { useMediaQuery } from "@vueuse/core";
+import { computed, onBeforeUnmount, provide, ref, watch } from "vue";
 import { useRouter } from "vue-router";
 import { wallKey } from "../wall/wall-key";
 import UnsavedBanner from "./UnsavedBanner.vue";
@@ -65,6 +66,18 @@ const { listShown } = useShortcuts({
   go: (step) => void router.push({ name: "piece", params: { id: props.id, step } }),
 });
 
+/** Below this width, in CSS pixels, message and ledger are drawers over the wall. */
+const narrow = useMediaQuery("(max-width: 899px)");
+const DRAWERS = [
+  { name: "message", title: "Message" },
+  { name: "ledger", title: "Details" },
+] as const;
+const drawer = ref<"message" | "ledger">();
+watch(
+  () => props.step,
+  () => (drawer.value = undefined),
+);
+
 const views = {
   message: MessageStep,
   look: LookStep,
@@ -89,13 +102,36 @@ const failed = computed(() => open.failure || (library.state === "failed" ? libr
       </p>
     </main>
     <main v-else-if="!open.piece || !open.brand" class="note quiet">Opening the piece …</main>
-    <div v-else class="columns">
-      <MessageSheet class="sheet" />
+    <div v-else class="columns" :class="{ narrow }">
+      <MessageSheet
+        class="sheet"
+        :class="{ open: drawer === 'message' }"
+        :inert="narrow && drawer !== 'message'"
+      />
       <main class="centre">
         <UnsavedBanner />
         <component :is="view" :step="step" />
       </main>
-      <LedgerPanel class="ledger" :step="step" />
+      <LedgerPanel
+        class="ledger"
+        :class="{ open: drawer === 'ledger' }"
+        :inert="narrow && drawer !== 'ledger'"
+        :step="step"
+      />
+      <template v-if="narrow">
+        <div v-if="drawer" class="behind" @click="drawer = undefined"></div>
+        <footer>
+          <NButton
+            v-for="{ name, title } in DRAWERS"
+            :key="name"
+            size="large"
+            :aria-expanded="drawer === name"
+            @click="drawer = drawer === name ? undefined : name"
+          >
+            {{ title }}
+          </NButton>
+        </footer>
+      </template>
     </div>
     <ShortcutList v-model:shown="listShown" />
   </div>
@@ -105,7 +141,7 @@ const failed = computed(() => open.failure || (library.state === "failed" ? libr
 .workbench {
   display: grid;
   flex: 1;
-  grid-template-rows: 48px minmax(0, 1fr);
+  grid-template-rows: auto minmax(0, 1fr);
   min-height: 0;
 }
 
@@ -132,6 +168,48 @@ const failed = computed(() => open.failure || (library.state === "failed" ? libr
 .centre {
   min-width: 0;
   overflow: auto;
+}
+
+.narrow {
+  grid-template-rows: minmax(0, 1fr) auto;
+  grid-template-columns: minmax(0, 1fr);
+}
+
+.narrow .sheet,
+.narrow .ledger {
+  position: fixed;
+  inset: auto 0 64px;
+  z-index: 20;
+  display: none;
+  max-height: 70vh;
+  border: 0;
+  border-top: 1px solid var(--line);
+  box-shadow: 0 -4px 16px var(--shade);
+}
+
+.narrow .open {
+  display: block;
+}
+
+.behind {
+  position: fixed;
+  inset: 48px 0 64px;
+  z-index: 10;
+  background: var(--shade);
+}
+
+footer {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 8px;
+  height: 64px;
+  padding: 10px 16px;
+  border-top: 1px solid var(--line);
+  background: var(--card);
+}
+
+footer .n-button {
+  height: 44px;
 }
 
 .note {

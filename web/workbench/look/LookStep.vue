@@ -84,7 +84,7 @@ async function pin(): Promise<void> {
 
 <template>
   <div class="look">
-    <h2>Look</h2>
+    <h2 class="hidden-name">Look</h2>
     <InLedger>
       <label>
         Brand
@@ -106,7 +106,7 @@ async function pin(): Promise<void> {
       </p>
       <div class="ways">
         <NButton :disabled="all.length < 2" @click="another">
-          <Shuffle :size="16" aria-hidden="true" /> Colour spreads
+          <Shuffle :size="16" aria-hidden="true" /> Other colours
         </NButton>
         <NButton :disabled="all.length === 0" @click="pin">
           <component :is="pinned ? PinOff : Pin" :size="16" aria-hidden="true" />
@@ -118,29 +118,32 @@ async function pin(): Promise<void> {
       </div>
     </InLedger>
     <SaveTemplate v-model:shown="saving" />
-    <p class="quiet">
-      Up to three colours, all readable.
-      <template v-if="pages > 1">
-        {{ page + 1 }} of {{ pages }}
-        <NButton quaternary @click="page = (page + 1) % pages">More spreads</NButton>
-      </template>
-    </p>
-    <p v-if="choices.length === 0" class="quiet">
-      No two colours of this brand can be read on each other. Add a darker or lighter one to the
-      brand kit.
-    </p>
-    <div v-else-if="open.piece && open.brand" class="choices">
-      <SpreadCard
-        v-for="spread in choices"
-        :key="`${open.brand.id}-${JSON.stringify(spread)}`"
-        :piece="open.piece"
-        :brand="open.brand"
-        :spread="spread"
-        :current="sameSpread(spread, current)"
-        @pick="colour(spread)"
-      />
-    </div>
     <OtherArrangements />
+    <section aria-label="Colour spreads" class="spreads">
+      <h2>Colours</h2>
+      <p class="quiet">
+        Up to three colours, all readable.
+        <template v-if="pages > 1">
+          {{ page + 1 }} of {{ pages }}
+          <NButton quaternary @click="page = (page + 1) % pages">More spreads</NButton>
+        </template>
+      </p>
+      <p v-if="choices.length === 0" class="quiet">
+        No two colours of this brand can be read on each other. Add a darker or lighter one to the
+        brand kit.
+      </p>
+      <div v-else-if="open.piece && open.brand" class="choices">
+        <SpreadCard
+          v-for="spread in choices"
+          :key="`${open.brand.id}-${JSON.stringify(spread)}`"
+          :piece="open.piece"
+          :brand="open.brand"
+          :spread="spread"
+          :current="sameSpread(spread, current)"
+          @pick="colour(spread)"
+        />
+      </div>
+    </section>
   </div>
 </template>
 
@@ -166,6 +169,10 @@ label {
   gap: 24px 20px;
   align-items: end;
   padding-top: 16px;
+}
+
+.spreads {
+  padding-top: 24px;
 }
 
 .began {

@@ -115,7 +115,7 @@ function take(fitted: Piece, { name, changed }: Shown): void {
 <template>
   <section class="others" aria-label="Other arrangements">
     <header>
-      <h2>Another look</h2>
+      <h2>Looks</h2>
       <span class="quiet">your message in other arrangements, colours and type</span>
       <NButton title="n" @click="more">Show 12 more</NButton>
     </header>
@@ -140,10 +140,6 @@ function take(fitted: Piece, { name, changed }: Shown): void {
 </template>
 
 <style scoped>
-.others {
-  padding-top: 40px;
-}
-
 header {
   display: flex;
   gap: 12px;
@@ -151,7 +147,7 @@ header {
   padding-bottom: 16px;
 }
 
-header .button {
+header .n-button {
   margin-left: auto;
 }
 

@@ -17,6 +17,7 @@ describe("the lead while it is written", () => {
 
   it("leaves room for the others beside it unless it is wide, and is never larger than it is", () => {
     expect(leadWidth({ width: 1080, height: 1080 }, ROOM)).to.be.at.most(700 - 44 - 160);
+    expect(leadWidth({ width: 1080, height: 1350 }, { width: 390, height: 680 })).to.equal(346);
     expect(leadWidth({ width: 300, height: 250 }, { width: 1400, height: 1300 })).to.equal(300);
     expect(leadWidth({ width: 1080, height: 1080 }, { width: 0, height: 0 })).to.be.greaterThan(0);
   });
