@@ -24,7 +24,7 @@ const lanes = [
     // Each layer by itself sees no more than it may; the tests see them all.
     { name: "types", command: bin("vue-tsc"), args: ["-b"] },
   ],
-  [mocha("unit", "tests/unit.mocharc.json")],
+  [mocha("unit", "tests/unit.mocharc.json"), mocha("parts", "tests/dom.mocharc.json")],
 ];
 
 let passed = 0;

@@ -16,12 +16,12 @@ const emit = defineEmits<{ open: [files: File[]] }>();
 
 let waiting: File[] = [];
 
-/** Several files of one choice come one by one. */
+/** Several files of one choice come one by one, in the same turn of the event loop. */
 function take({ file }: { file: UploadFileInfo }): void {
   if (!file.file) return;
   waiting.push(file.file);
   if (waiting.length > 1) return;
-  queueMicrotask(() => {
+  setTimeout(() => {
     emit("open", waiting);
     waiting = [];
   });
