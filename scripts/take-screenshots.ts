@@ -1,4 +1,3 @@
-import { writeFile } from "node:fs/promises";
 import { join } from "node:path";
 import type { Page } from "playwright-core";
 import { choose, launch, Program, settled } from "../tests/support/browser";
@@ -95,7 +94,7 @@ const shots: { name: string; path: string; act?: (page: Page) => Promise<void>; 
     {
       name: "preflight",
       path: "/pieces/late-opening/preflight",
-      act: (page) => page.locator(".entry .button").first().click(),
+      act: (page) => page.locator(".entry .n-button").first().click(),
     },
     {
       name: "deliver",
@@ -103,6 +102,15 @@ const shots: { name: string; path: string; act?: (page: Page) => Promise<void>; 
       act: async (page) => {
         await page.getByRole("button", { name: /Make a zip/ }).click();
         await page.getByRole("link", { name: "Download" }).first().waitFor();
+      },
+    },
+    { name: "brand-kits", path: "/brands" },
+    {
+      name: "pictures",
+      path: "/pictures",
+      act: async (page) => {
+        await page.getByRole("button", { name: "harbour-boats.jpg" }).click();
+        await page.waitForTimeout(600);
       },
     },
     { name: "brand", path: "/brands/quillmere" },
@@ -146,10 +154,4 @@ for (const { name, path, act, dark } of shots) {
   await page.close();
 }
 await browser.close();
-// The same page as the server exports it, for beside the screenshot.
-const page = await fetch(`${program.url}/api/brands/quillmere/specimen/setting?scale=0.7`);
-await writeFile(
-  join(root, "docs/screenshots/specimen-export.png"),
-  Buffer.from(await page.arrayBuffer()),
-);
 await program.close();

@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { NConfigProvider } from "naive-ui";
-import FindPalette from "./find/FindPalette.vue";
+import { defineAsyncComponent } from "vue";
 import ToastList from "./common/ToastList.vue";
 import { useNaiveTheme } from "./theme/naive";
 
 const { theme, overrides } = useNaiveTheme();
+/** Not needed before something is looked for, so that the first page comes sooner. */
+const FindPalette = defineAsyncComponent(() => import("./find/FindPalette.vue"));
 </script>
 
 <template>

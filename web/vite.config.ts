@@ -20,6 +20,7 @@ export default defineConfig({
     outDir: here("../dist/web"),
     emptyOutDir: true,
     target: "es2023",
+    manifest: true,
     chunkSizeWarningLimit: 900,
   },
   server: { proxy: { "/api": "http://localhost:4310" } },

@@ -63,7 +63,7 @@ describe("a kit that is there", () => {
     const cards = page.locator("button.spread");
     await cards.first().waitFor();
     expect(await cards.first().getAttribute("aria-pressed")).to.equal("true");
-    await page.getByRole("button", { name: "Colour spreads" }).click();
+    await page.getByRole("button", { name: "Other colours" }).click();
     await page.waitForFunction(
       () => document.querySelectorAll("button.spread")[1]?.ariaPressed === "true",
     );
@@ -75,11 +75,11 @@ describe("a kit that is there", () => {
     expect(spreads).to.have.lengthOf(1);
   });
 
-  it("is worn by a whole crate in one action, with what to look at", async () => {
+  it("is given to a whole crate in one action, with what to look at", async () => {
     const page = await stage.open("/");
     const crate = page.getByRole("region", { name: "Boats at Rest" });
     await crate.getByRole("button", { name: "Change brand" }).click();
-    await page.getByRole("button", { name: "Change brand" }).click();
+    await page.getByRole("dialog").getByRole("button", { name: "Change brand" }).click();
     await page.getByText("changed. Each can be undone by itself.").waitFor();
     const { brand, pieces } = await stage.program.ask<CrateAnswer>("/api/crates/boats-at-rest");
     expect(new Set([brand, ...pieces.map((piece) => piece.brand)])).to.have.lengthOf(1);

@@ -200,7 +200,7 @@ describe("words and pictures of a message", () => {
     page = await stage.open("/pieces/opening-announcement/message");
     await page.getByText("Filters", { exact: true }).click();
     await page.getByRole("button", { name: "Tide and Sun" }).click();
-    await page.getByText("By hand", { exact: true }).click();
+    await page.getByText("Adjust", { exact: true }).click();
     const contrast = page.getByRole("slider", { name: /^Contrast/ });
     for (let i = 0; i < 6; i++) await contrast.press("ArrowRight");
     await saved();

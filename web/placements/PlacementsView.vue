@@ -102,20 +102,22 @@ async function take(catalogue: unknown): Promise<void> {
           </p>
         </div>
         <p v-if="groups.length === 0" class="quiet">No placement is called “{{ find }}”.</p>
-        <section v-for="group in groups" :key="group.channel">
-          <h2>{{ channelName(group.channel) }}</h2>
-          <div class="cards">
-            <PlacementCard
-              v-for="placement in group.placements"
-              :key="placement.id"
-              :placement="placement"
-              :mark="markOf(placement)"
-              :checked="placement.checked ?? library.catalogue?.checked ?? ''"
-              :current="placement.id === open"
-              @pick="open = placement.id"
-            />
-          </div>
-        </section>
+        <div class="groups">
+          <section v-for="group in groups" :key="group.channel">
+            <h2>{{ channelName(group.channel) }}</h2>
+            <div class="cards">
+              <PlacementCard
+                v-for="placement in group.placements"
+                :key="placement.id"
+                :placement="placement"
+                :mark="markOf(placement)"
+                :checked="placement.checked ?? library.catalogue?.checked ?? ''"
+                :current="placement.id === open"
+                @pick="open = placement.id"
+              />
+            </div>
+          </section>
+        </div>
       </template>
     </main>
     <PlacementEditor
@@ -156,7 +158,10 @@ main {
   max-width: 320px;
 }
 
-section {
+.groups {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 24px 36px;
   padding-top: 22px;
 }
 

@@ -1,8 +1,11 @@
 <script setup lang="ts">
-import { NButton, NUpload } from "naive-ui";
-import type { UploadFileInfo } from "naive-ui";
+import { NButton } from "naive-ui";
+import { useTemplateRef } from "vue";
 
-/** Opens files; what is chosen goes to whoever asked, and nothing is sent from here. */
+/**
+ * Opens files; what is chosen goes to whoever asked, and nothing is sent from here. The package's upload would bring a
+ * list, thumbnails and a tenth of what the first page weighs, and gives several files one by one.
+ */
 defineProps<{
   label: string;
   accept: string;
@@ -13,49 +16,43 @@ defineProps<{
   size?: "tiny" | "small" | "medium";
 }>();
 const emit = defineEmits<{ open: [files: File[]] }>();
+const input = useTemplateRef("input");
 
-let waiting: File[] = [];
-
-/** Several files of one choice come one by one, in the same turn of the event loop. */
-function take({ file }: { file: UploadFileInfo }): void {
-  if (!file.file) return;
-  waiting.push(file.file);
-  if (waiting.length > 1) return;
-  setTimeout(() => {
-    emit("open", waiting);
-    waiting = [];
-  });
+/** The same file can be chosen again afterwards. */
+function take(): void {
+  const files = [...(input.value?.files ?? [])];
+  if (files.length > 0) emit("open", files);
+  if (input.value) input.value.value = "";
 }
 </script>
 
 <template>
-  <NUpload
-    class="files"
-    :default-upload="false"
-    :show-file-list="false"
-    :file-list="[]"
-    :accept="accept"
-    :multiple="multiple ?? false"
-    :disabled="disabled ?? false"
-    :input-props="{ 'aria-label': label, tabindex: -1 } as object"
-    @change="take"
-  >
-    <slot>
-      <NButton
-        :quaternary="plain ?? false"
-        :type="main ? 'primary' : 'default'"
-        :disabled="disabled ?? false"
-        :size="size ?? 'medium'"
-      >
-        <slot name="text">{{ label }}</slot>
-      </NButton>
-    </slot>
-  </NUpload>
+  <span class="files">
+    <NButton
+      :quaternary="plain ?? false"
+      :type="main ? 'primary' : 'default'"
+      :disabled="disabled ?? false"
+      :size="size ?? 'medium'"
+      @click="input?.click()"
+    >
+      <slot name="text">{{ label }}</slot>
+    </NButton>
+    <input
+      ref="input"
+      class="hidden-name"
+      type="file"
+      tabindex="-1"
+      :aria-label="label"
+      :accept="accept"
+      :multiple="multiple ?? false"
+      @change="take"
+    />
+  </span>
 </template>
 
 <style scoped>
 .files {
+  position: relative;
   display: inline-flex;
-  width: auto;
 }
 </style>

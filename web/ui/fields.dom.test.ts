@@ -79,7 +79,6 @@ describe("a button that opens files", () => {
     const files = [new File(["a"], "a.png"), new File(["b"], "b.png")];
     Object.defineProperty(input.element, "files", { value: files });
     await input.trigger("change");
-    await new Promise((resolve) => setTimeout(resolve, 20));
     const [[given]] = part.emitted("open") as [[File[]]];
     expect(given.map(({ name }) => name)).to.deep.equal(["a.png", "b.png"]);
   });

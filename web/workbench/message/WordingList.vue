@@ -94,6 +94,7 @@ button {
 }
 
 .use {
+  justify-content: flex-start;
   flex: 1;
   padding-left: 10px;
   border-left: 2px solid var(--line);
