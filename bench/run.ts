@@ -1,6 +1,7 @@
 import { launch, Program } from "../tests/support/browser";
 import { benchBatch } from "./batch";
 import { benchKit } from "./kit";
+import { benchLists } from "./lists";
 import { benchMemory } from "./memory";
 import { benchPixels } from "./pixels";
 import { benchRefit } from "./refit";
@@ -15,6 +16,7 @@ const benches = {
   batch: benchBatch,
   kit: benchKit,
   refit: benchRefit,
+  lists: benchLists,
   memory: benchMemory,
   pixels: benchPixels,
   subjects: benchSubjects,

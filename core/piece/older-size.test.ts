@@ -26,7 +26,9 @@ const all: LayoutId[] = LayoutKind.options.flatMap((kind) =>
 
 describe("layouts", () => {
   it("are each known from the name that they had, and no two are one", () => {
-    for (const id of all) expect(layoutFromName(layoutName(id)), layoutName(id)).to.deep.equal(id);
+    // What it is called now may differ from what it was called when names were stored.
+    const stored = (id: LayoutId) => layoutName(id).replace("as designed", "as arranged");
+    for (const id of all) expect(layoutFromName(stored(id)), stored(id)).to.deep.equal(id);
     expect(new Set(all.map(layoutKey)).size).to.equal(all.length);
     expect(new Set(all.map(layoutName)).size).to.equal(all.length);
     expect(sameLayout(all[0], { ...all[0]! })).to.equal(true);

@@ -1,4 +1,5 @@
 import { expect } from "chai";
+import type { CrateAnswer } from "../../core/api";
 import { choose } from "../support/browser";
 import { Stage } from "../support/stage";
 
@@ -33,6 +34,29 @@ describe("the crates", () => {
     await page.getByRole("button", { name: "Begin with Big words" }).click();
     await page.waitForURL(/\/message$/);
     await page.getByRole("link", { name: "Winter term" }).waitFor();
+  });
+
+  it("does something with several pieces at once, chosen with Shift as well", async () => {
+    const page = await stage.open("/");
+    const shelf = page.getByRole("region", { name: "Boats at Rest", exact: true });
+    await shelf.getByRole("checkbox", { name: "Select Opening announcement" }).click();
+    await shelf
+      .getByRole("checkbox", { name: "Select Family workshop" })
+      .click({ modifiers: ["Shift"] });
+    const bar = page.getByRole("region", { name: "Chosen pieces" });
+    await bar.getByText("3 pieces selected").waitFor();
+    await shelf.getByRole("checkbox", { name: "Select Members’ late opening" }).focus();
+    await page.keyboard.press("Space");
+    await bar.getByText("2 pieces selected").waitFor();
+    await bar.getByRole("button", { name: "Move to" }).click();
+    await page.locator(".n-dropdown-option", { hasText: "Autumn lessons" }).first().click();
+    await page.getByText("2 pieces moved to “Autumn lessons”.").waitFor();
+    expect(await bar.count()).to.equal(0);
+    const { pieces } = await stage.program.ask<CrateAnswer>("/api/crates/autumn-lessons");
+    expect(pieces.map(({ title }) => title)).to.include.members([
+      "Opening announcement",
+      "Family workshop",
+    ]);
   });
 
   it("finds pieces by typing, and starts a new one from another", async () => {

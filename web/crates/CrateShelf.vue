@@ -10,9 +10,14 @@ import { counted } from "../common/counted";
 import DeleteButton from "../common/DeleteButton.vue";
 import CrateBrand from "./CrateBrand.vue";
 import PieceCard from "./PieceCard.vue";
+import { useSelection } from "./selection";
 import LinkButton from "../ui/LinkButton.vue";
 
-const props = defineProps<{ crate: CrateAnswer }>();
+const props = defineProps<{
+  crate: CrateAnswer;
+  /** All pieces as they stand on the page. */
+  order: readonly string[];
+}>();
 const emit = defineEmits<{ start: [crate: string, from: string] }>();
 
 const library = useLibrary();
@@ -46,6 +51,8 @@ async function remove(kind: "crate" | "piece", id: string, name: string): Promis
     toasts.tell(`“${name}” is in the bin for 30 days; look under Storage to bring it back.`);
 }
 
+const selection = useSelection();
+const elsewhere = computed(() => library.crates.filter(({ id }) => id !== props.crate.id));
 const rebranding = ref(false);
 const brand = computed(() => library.brandById.get(props.crate.brand));
 </script>
@@ -103,6 +110,9 @@ const brand = computed(() => library.brandById.get(props.crate.brand));
         v-for="piece in crate.pieces"
         :key="piece.id"
         :piece="piece"
+        :elsewhere="elsewhere"
+        :selected="selection.has(piece.id)"
+        @select="$event ? selection.toggleTo(piece.id, order) : selection.toggle(piece.id)"
         @start="emit('start', crate.id, piece.id)"
         @keep="keep(piece.id, $event)"
         @remove="remove('piece', piece.id, piece.title)"

@@ -8,6 +8,7 @@ import type { ImportAnswer } from "../../core/api";
 import { api } from "../api/client";
 import { counted } from "../common/counted";
 import CrateShelf from "./CrateShelf.vue";
+import SelectionBar from "./SelectionBar.vue";
 import NewCrate from "./NewCrate.vue";
 import { useTemplatesAhead } from "../new-piece/use-templates-ahead";
 import { useLibrary } from "../common/library";
@@ -62,6 +63,8 @@ const shown = computed(() => {
     }))
     .filter((crate) => crate.pieces.length > 0);
 });
+
+const standing = computed(() => shown.value.flatMap(({ pieces }) => pieces.map(({ id }) => id)));
 
 async function importFile(file: File | undefined): Promise<void> {
   if (!file) return;
@@ -150,8 +153,15 @@ async function startPiece(crate: string, from: string): Promise<void> {
       <NButton quaternary @click="((find = ''), (brand = ''))">Show all</NButton>
     </p>
     <template v-else>
-      <CrateShelf v-for="crate in shown" :key="crate.id" :crate="crate" @start="startPiece" />
+      <CrateShelf
+        v-for="crate in shown"
+        :key="crate.id"
+        :crate="crate"
+        :order="standing"
+        @start="startPiece"
+      />
     </template>
+    <SelectionBar />
     <NewCrate v-model:shown="newShown" />
   </main>
 </template>

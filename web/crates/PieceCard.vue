@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { NButton, NDropdown } from "naive-ui";
+import { NButton, NCheckbox, NDropdown } from "naive-ui";
 import { Archive, CopyPlus, FolderInput } from "@lucide/vue";
-import { computed } from "vue";
+import { useElementVisibility } from "@vueuse/core";
+import { computed, useTemplateRef } from "vue";
 import type { PieceFiling } from "../../core/api";
 import type { Piece } from "../../core/piece";
 import { useLibrary } from "../common/library";
@@ -10,8 +11,18 @@ import DeleteButton from "../common/DeleteButton.vue";
 import GraphicTile from "../common/GraphicTile.vue";
 
 /** A piece on its crate's shelf: the lead size, and three others small beside it. */
-const props = defineProps<{ piece: Piece }>();
-const emit = defineEmits<{ start: []; keep: [filing: PieceFiling]; remove: [] }>();
+const props = defineProps<{
+  piece: Piece;
+  /** The crates that it can be moved to. */
+  elsewhere: readonly { id: string; name: string }[];
+  selected: boolean;
+}>();
+const emit = defineEmits<{
+  start: [];
+  keep: [filing: PieceFiling];
+  remove: [];
+  select: [all: boolean];
+}>();
 
 const library = useLibrary();
 const wall = useWall({
@@ -20,12 +31,13 @@ const wall = useWall({
   pictures: () => library.pictures,
 });
 
-const elsewhere = computed(() =>
-  library.crates.filter(({ pieces }) => !pieces.some(({ id }) => id === props.piece.id)),
-);
-const moves = computed(() => elsewhere.value.map(({ id, name }) => ({ key: id, label: name })));
+const moves = computed(() => props.elsewhere.map(({ id, name }) => ({ key: id, label: name })));
 const move = (crate: string): void => keep({ crate });
 const keep = (filing: PieceFiling): void => emit("keep", filing);
+
+/** Painted only while it can be seen, so that many crates open and scroll well. */
+const box = useTemplateRef("box");
+const seen = useElementVisibility(box, { rootMargin: "400px" });
 
 const HEIGHT = 240;
 const lead = computed(() => library.placementOf(props.piece, props.piece.lead));
@@ -38,24 +50,37 @@ const others = computed(() =>
 const widthAt = (height: number, p: { width: number; height: number }) =>
   (height * p.width) / p.height;
 const OTHER_WIDTH = 112;
+/** Its room is there before it is painted. */
+const room = computed(() => {
+  const own = lead.value ? widthAt(HEIGHT, lead.value) : 0;
+  return Math.round(own + (others.value.length > 0 ? OTHER_WIDTH + 8 : 0));
+});
 const kinds = { post: "Post", carousel: "Carousel", story: "Story", ad: "Ad" };
 </script>
 
 <template>
-  <article class="card">
+  <article ref="box" class="card" :class="{ selected }">
+    <NCheckbox
+      class="choose"
+      :checked="selected"
+      :aria-label="`Select ${piece.title}`"
+      @click.capture.prevent.stop="emit('select', $event.shiftKey)"
+      @keyup.space.capture.prevent.stop="emit('select', false)"
+    />
     <RouterLink
       class="graphics"
+      :style="{ minWidth: `${room}px` }"
       :to="{ name: 'piece', params: { id: piece.id, step: 'sizes' } }"
       :aria-label="`Open ${piece.title}`"
     >
       <GraphicTile
-        v-if="lead"
+        v-if="seen && lead"
         :wall="wall"
         :placement="lead"
         :width="widthAt(HEIGHT, lead)"
         :label="`${piece.title}, ${lead.name}`"
       />
-      <span class="others">
+      <span v-if="seen" class="others">
         <GraphicTile
           v-for="placement in others"
           :key="placement.id"
@@ -106,7 +131,31 @@ const kinds = { post: "Post", carousel: "Carousel", story: "Story", ad: "Ad" };
 </template>
 
 <style scoped>
+.card {
+  position: relative;
+}
+
+.choose {
+  position: absolute;
+  top: 8px;
+  left: 8px;
+  z-index: 2;
+  opacity: 0;
+}
+
+.card:hover .choose,
+.card:focus-within .choose,
+.selected .choose {
+  opacity: 1;
+}
+
+.selected .graphics {
+  outline: 3px solid var(--zest);
+  outline-offset: 3px;
+}
+
 .graphics {
+  min-height: 240px;
   display: flex;
   max-width: 100%;
   overflow: hidden;

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useLocalStorage } from "@vueuse/core";
-import { computed, onMounted, ref, watch } from "vue";
+import { computed, onMounted, ref, useTemplateRef, watch } from "vue";
 import { useRoute, useRouter } from "vue-router";
 import type { FileId } from "../../core/files";
 import { sortMessage, wordsOf, type SortedLine } from "../../core/message";
@@ -50,7 +50,11 @@ const busy = ref(false);
 const favourites = useLocalStorage<string[]>("favourite-templates", []);
 const recent = useLocalStorage<string[]>("recent-templates", []);
 
+const writing = useTemplateRef("writing");
+
 onMounted(async () => {
+  // Whoever wants a new piece writes; whoever looks through templates looks.
+  if (props.into) writing.value?.focus();
   document.title = "New piece – Zest Crate";
   try {
     await Promise.all([list.load(), library.state === "ready" ? undefined : library.load()]);
@@ -183,6 +187,7 @@ async function take(template: unknown): Promise<void> {
       <aside aria-label="Message">
         <h2><label for="typed">What should it say?</label></h2>
         <TextField
+          ref="writing"
           v-model="typed"
           input-id="typed"
           class="typed"

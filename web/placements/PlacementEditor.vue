@@ -8,6 +8,7 @@ import { useLibrary } from "../common/library";
 import BeforeAfter from "../common/BeforeAfter.vue";
 import { counted } from "../common/counted";
 import PlacementDrawing from "./PlacementDrawing.vue";
+import { errorsIn } from "../ui/field-errors";
 import PlacementForm from "./PlacementForm.vue";
 
 /** One placement, or a new one: its facts, and what a change of them does to the pieces that go there. */
@@ -26,6 +27,9 @@ const before = PlacementFacts.parse(props.placement ?? props.fresh);
 const draft = ref<PlacementFacts>(PlacementFacts.parse(props.placement ?? props.fresh));
 const failure = ref("");
 
+/** Marked from the first attempt to save on, until it is right. */
+const tried = ref(false);
+const errors = computed(() => (tried.value ? errorsIn(read.value) : {}));
 const read = computed(() => PlacementFacts.safeParse(emptied(draft.value)));
 /** What is drawn: the last facts that made sense. */
 const drawn = computed<Placement>((last) =>
@@ -79,11 +83,9 @@ const put = (facts: PlacementFacts): Promise<void> =>
   });
 
 function save(): void {
+  tried.value = true;
   if (read.value.success) void put(read.value.data);
-  else {
-    const [issue] = read.value.error.issues;
-    failure.value = `${issue!.path.join(" ")}: ${issue!.message}. Nothing was saved; correct that field.`;
-  }
+  else failure.value = "Nothing was saved; correct what is marked.";
 }
 
 const retire = (retired: boolean) => void put({ ...before, retired });
@@ -104,7 +106,7 @@ const remove = () =>
       <PlacementDrawing :placement="drawn" :room="{ width: 340, height: 220 }" />
     </div>
     <form novalidate @submit.prevent="save">
-      <PlacementForm v-model="draft" :channels="channels" />
+      <PlacementForm v-model="draft" :channels="channels" :errors="errors" />
       <p v-if="failure" role="alert" class="failure">{{ failure }}</p>
       <div class="actions">
         <NButton type="primary" attr-type="submit" :disabled="!changed">

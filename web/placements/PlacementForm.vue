@@ -5,13 +5,14 @@ import { Placement, safeArea } from "../../core/placements";
 import type { PlacementFacts } from "../../core/api";
 import { channelName } from "../wall/packing";
 import AreaList from "../workbench/message/AreaList.vue";
+import type { FieldErrors } from "../ui/field-errors";
 import NumberField from "../ui/NumberField.vue";
 import SelectField from "../ui/SelectField.vue";
 import TextField from "../ui/TextField.vue";
 
 /** The facts of a placement, to be changed in place. */
 const facts = defineModel<PlacementFacts>({ required: true });
-defineProps<{ channels: readonly string[] }>();
+defineProps<{ channels: readonly string[]; errors: FieldErrors }>();
 
 const uses = Placement.shape.use.options;
 const safe = computed(() => safeArea({ ...facts.value, id: "draft" }));
@@ -23,7 +24,9 @@ const KEPT = ["headline", "logo", "price", "badge", "cta", "all"];
 
 <template>
   <div class="facts labelled">
-    <label class="wide">Name<TextField v-model="facts.name" :maxlength="80" /></label>
+    <label class="wide"
+      >Name<TextField v-model="facts.name" :maxlength="80" :error="errors.name"
+    /></label>
     <label>
       Channel
       <NAutoComplete
@@ -40,10 +43,12 @@ const KEPT = ["headline", "logo", "price", "badge", "cta", "all"];
         :options="uses.map((value) => ({ value, label: channelName(value) }))"
       />
     </label>
-    <label>Width, px<NumberField v-model="facts.width" /></label>
-    <label>Height, px<NumberField v-model="facts.height" /></label>
-    <label>Seen at, CSS px wide<NumberField v-model="facts.viewWidth" /></label>
-    <label>Margin, px<NumberField v-model="facts.margin" /></label>
+    <label>Width, px<NumberField v-model="facts.width" :error="errors.width" /></label>
+    <label>Height, px<NumberField v-model="facts.height" :error="errors.height" /></label>
+    <label
+      >Seen at, CSS px wide<NumberField v-model="facts.viewWidth" :error="errors.viewWidth"
+    /></label>
+    <label>Margin, px<NumberField v-model="facts.margin" :error="errors.margin" /></label>
     <AreaList
       v-model="facts.covered"
       title="Covered by the channel"

@@ -7,10 +7,17 @@ import PlacementForm from "./PlacementForm.vue";
 describe("the facts of a placement", () => {
   it("say at once when margin and covered areas leave no room for words", async () => {
     const { id: _id, ...facts } = placementById("story");
-    const part = mount(PlacementForm, { props: { modelValue: facts, channels: ["stories"] } });
+    const part = mount(PlacementForm, {
+      attachTo: document.body,
+      props: { modelValue: facts, channels: ["stories"], errors: {} },
+    });
     expect(part.text()).not.to.contain("no room for words");
     await part.setProps({ modelValue: { ...facts, margin: 700 } });
     expect(part.text()).to.contain("no room for words");
+    await part.setProps({ errors: { width: "A side has at least 1 px." } });
+    const field = part.findAll("input").find((one) => one.attributes("aria-invalid"))!;
+    const reason = document.getElementById(field.attributes("aria-describedby")!);
+    expect(reason?.textContent).to.equal("A side has at least 1 px.");
   });
 });
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { NInputNumber } from "naive-ui";
+import { useId } from "vue";
 
 /** A number with steps; undefined when it is empty. What may be typed is for the schema of the form to say. */
 const props = defineProps<{
@@ -9,12 +10,22 @@ const props = defineProps<{
   step?: number;
   placeholder?: string;
   size?: "small" | "medium";
+  /** What is wrong with it, in words. */
+  error?: string | undefined;
 }>();
 const number = defineModel<number>();
+defineOptions({ inheritAttrs: false });
+const reason = useId();
+
+const input = () => ({
+  ...(props.label ? { "aria-label": props.label } : {}),
+  ...(props.error ? { "aria-invalid": "true" as const, "aria-describedby": reason } : {}),
+});
 </script>
 
 <template>
   <NInputNumber
+    v-bind="$attrs"
     class="number"
     :value="number ?? null"
     :min="min"
@@ -22,7 +33,9 @@ const number = defineModel<number>();
     :step="step ?? 1"
     :placeholder="placeholder ?? ''"
     :size="size ?? 'medium'"
-    :input-props="props.label ? { 'aria-label': props.label } : {}"
+    :input-props="input()"
+    :status="error ? 'error' : undefined"
     @update:value="number = $event ?? undefined"
   />
+  <span v-if="error" :id="reason" class="wrong" role="alert">{{ error }}</span>
 </template>

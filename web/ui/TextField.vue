@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { NInput } from "naive-ui";
-import { useTemplateRef } from "vue";
+import { useId, useTemplateRef } from "vue";
 
 /** A line of text, or several with `rows`. `label` names it where nothing that can be seen does. */
 const props = defineProps<{
@@ -12,7 +12,9 @@ const props = defineProps<{
   placeholder?: string;
   maxlength?: number;
   required?: boolean;
+  /** It is wrong: said elsewhere, or here in words. */
   invalid?: boolean;
+  error?: string | undefined;
   disabled?: boolean;
   clearable?: boolean;
   size?: "small" | "medium";
@@ -20,13 +22,16 @@ const props = defineProps<{
 const text = defineModel<string>();
 defineEmits<{ change: [text: string] }>();
 
+defineOptions({ inheritAttrs: false });
+const reason = useId();
 const field = useTemplateRef("field");
 defineExpose({ focus: (): void => field.value?.focus() });
 
 const input = () => ({
   ...(props.inputId ? { id: props.inputId } : {}),
   ...(props.label ? { "aria-label": props.label } : {}),
-  ...(props.invalid ? { "aria-invalid": "true" as const } : {}),
+  ...(props.invalid || props.error ? { "aria-invalid": "true" as const } : {}),
+  ...(props.error ? { "aria-describedby": reason } : {}),
   ...(props.required ? { required: true } : {}),
   autocomplete: "off",
 });
@@ -34,6 +39,7 @@ const input = () => ({
 
 <template>
   <NInput
+    v-bind="$attrs"
     ref="field"
     :value="text ?? ''"
     :type="rows ? 'textarea' : (kind ?? 'text')"
@@ -43,9 +49,10 @@ const input = () => ({
     :disabled="disabled ?? false"
     :clearable="clearable ?? false"
     :size="size ?? 'medium'"
-    :status="invalid ? 'error' : undefined"
+    :status="invalid || error ? 'error' : undefined"
     :input-props="input()"
     @update:value="text = $event"
     @change="$emit('change', $event)"
   />
+  <span v-if="error" :id="reason" class="wrong" role="alert">{{ error }}</span>
 </template>

@@ -2,6 +2,7 @@
 import { NButton } from "naive-ui";
 import { computed, reactive, ref } from "vue";
 import { OwnSize, ownPlacement, refuseUnpaintable, type Placement } from "../../../core/placements";
+import { errorsIn, type FieldErrors } from "../../ui/field-errors";
 import NumberField from "../../ui/NumberField.vue";
 import SelectField from "../../ui/SelectField.vue";
 import TextField from "../../ui/TextField.vue";
@@ -19,6 +20,7 @@ const wish = reactive<OwnSize>({
   margins: { top: 80, right: 80, bottom: 80, left: 80 },
 });
 const failure = ref("");
+const errors = ref<FieldErrors>({});
 
 const uses = Object.entries({
   post: "Post",
@@ -40,10 +42,8 @@ const leavesNothing = computed(
 
 function add(): void {
   const read = OwnSize.safeParse(wish);
-  if (!read.success) {
-    failure.value = `${read.error.issues[0]!.message}.`;
-    return;
-  }
+  errors.value = errorsIn(read);
+  if (!read.success) return;
   const placement = ownPlacement(read.data, props.taken);
   try {
     refuseUnpaintable(placement);
@@ -61,12 +61,12 @@ function add(): void {
     <label class="name"
       >Name<TextField v-model="wish.name" :maxlength="80" placeholder="Booth screen"
     /></label>
-    <label>Width, px<NumberField v-model="wish.width" /></label>
-    <label>Height, px<NumberField v-model="wish.height" /></label>
+    <label>Width, px<NumberField v-model="wish.width" :error="errors.width" /></label>
+    <label>Height, px<NumberField v-model="wish.height" :error="errors.height" /></label>
     <label>Use <SelectField v-model="wish.use" label="Use" :options="uses" /></label>
     <label v-for="side in SIDES" :key="side">
       Margin {{ side }}
-      <NumberField v-model="wish.margins[side]" />
+      <NumberField v-model="wish.margins[side]" :error="errors[`margins.${side}`]" />
     </label>
     <NButton attr-type="submit">Add this size</NButton>
     <p v-if="failure" role="alert" class="note must">{{ failure }}</p>
@@ -82,7 +82,7 @@ function add(): void {
   flex: none;
   grid-template-columns: 2fr repeat(3, 1fr);
   gap: 8px 12px;
-  align-items: end;
+  align-items: start;
   padding-top: 12px;
 }
 

@@ -1,0 +1,114 @@
+import type { Browser, Page } from "playwright-core";
+import { CrateList, PictureList } from "../core/api";
+import type { Program } from "../tests/support/browser";
+import { quantile, table } from "./figures";
+
+const PIECES = 2000;
+const CRATES = 50;
+const PICTURES = 10_000;
+const RUNS = 5;
+
+/** How long the crates and the pictures take to open, and to scroll, with many of them: the interface alone. */
+export async function benchLists(program: Program, browser: Browser): Promise<void> {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const [few, fewPictures] = [
+    await opened(page, program, "Crates", "article"),
+    await opened(page, program, "Pictures", "main li"),
+  ];
+  await withMany(page);
+  const rows: [string, string][] = [];
+  for (const [name, shelf, base, count] of [
+    ["Crates", "article", few, `${PIECES} pieces`],
+    ["Pictures", "main li", fewPictures, `${PICTURES} pictures`],
+  ] as const) {
+    const many = await opened(page, program, name, shelf);
+    const ratio = (many / base).toFixed(1);
+    rows.push(
+      [`${count}: to the first of them`, `${many.toFixed(0)} ms`],
+      ["  against the demo's few", `${ratio} ×`],
+      ["  a frame while scrolling, p95", `${(await scrolled(page)).toFixed(1)} ms`],
+    );
+  }
+  table("Long lists", rows);
+  await page.close();
+}
+
+/** From the press on a place until its first thing is there, in ms; the median of some. */
+async function opened(page: Page, program: Program, name: string, shelf: string): Promise<number> {
+  const times: number[] = [];
+  for (let run = 0; run < RUNS; run++) {
+    await page.goto(`${program.url}/storage`);
+    await page.getByRole("heading", { name: "On this disk" }).waitFor();
+    await page.goto(`${program.url}/placements`);
+    await page.getByRole("heading", { name: "Placements" }).waitFor();
+    await page.waitForTimeout(500);
+    times.push(
+      await page.evaluate(
+        ({ name, shelf }) =>
+          new Promise<number>((resolve) => {
+            const link = [...document.querySelectorAll<HTMLAnchorElement>("nav a")].find(
+              (one) => one.textContent.trim() === name,
+            );
+            const start = performance.now();
+            link?.click();
+            const look = (): void => {
+              if (document.querySelector(shelf)) resolve(performance.now() - start);
+              else requestAnimationFrame(look);
+            };
+            look();
+          }),
+        { name, shelf },
+      ),
+    );
+  }
+  return quantile(times, 0.5);
+}
+
+/** The 95th percentile of the time between frames while the page is scrolled by 40 000 px. */
+function scrolled(page: Page): Promise<number> {
+  return page.evaluate(
+    () =>
+      new Promise<number>((resolve) => {
+        const gaps: number[] = [];
+        let last = performance.now();
+        let left = 200;
+        const step = (now: number): void => {
+          gaps.push(now - last);
+          last = now;
+          window.scrollBy(0, 200);
+          if (--left > 0) requestAnimationFrame(step);
+          else resolve(gaps.sort((a, b) => a - b)[Math.floor(gaps.length * 0.95)]!);
+        };
+        requestAnimationFrame(step);
+      }),
+  );
+}
+
+/** The server's answers with copies of what is there. */
+async function withMany(page: Page): Promise<void> {
+  await page.route("**/api/crates", async (route) => {
+    const { crates } = CrateList.parse(await (await route.fetch()).json());
+    const pieces = crates.flatMap((crate) => crate.pieces);
+    const each = PIECES / CRATES;
+    const many = Array.from({ length: CRATES }, (_, at) => ({
+      ...crates[at % crates.length]!,
+      id: `crate-${at}`,
+      name: `Campaign ${at}`,
+      pieces: Array.from({ length: each }, (_, i) => ({
+        ...pieces[i % pieces.length]!,
+        id: `piece-${at}-${i}`,
+        title: `Piece ${i}`,
+      })),
+    }));
+    await route.fulfill({ json: { crates: many } });
+  });
+  await page.route("**/api/pictures", async (route) => {
+    const { pictures } = PictureList.parse(await (await route.fetch()).json());
+    const many = Array.from({ length: PICTURES }, (_, i) => ({
+      ...pictures[i % pictures.length]!,
+      id: i.toString(16).padStart(64, "0"),
+      name: `picture-${i}.jpg`,
+    }));
+    await route.fulfill({ json: { pictures: many } });
+  });
+}

@@ -1,0 +1,74 @@
+<script setup lang="ts">
+import { NButton, NDropdown } from "naive-ui";
+import { computed, ref, watch } from "vue";
+import { api } from "../api/client";
+import { counted } from "../common/counted";
+import { useLibrary } from "../common/library";
+import { useToasts } from "../common/toasts";
+import { useSelection } from "./selection";
+
+/** What can be done with all the pieces that are chosen. One that fails is said, and the others are done. */
+const library = useLibrary();
+const selection = useSelection();
+const toasts = useToasts();
+const busy = ref(false);
+
+watch(
+  () => library.crates,
+  (crates) => selection.keep(new Set(crates.flatMap(({ pieces }) => pieces.map(({ id }) => id)))),
+);
+
+const crates = computed(() => library.crates.map(({ id, name }) => ({ key: id, label: name })));
+
+async function each(work: (id: string) => Promise<unknown>, told: string): Promise<void> {
+  busy.value = true;
+  let done = 0;
+  for (const id of selection.chosen)
+    await work(id).then(
+      () => done++,
+      (error: unknown) => toasts.fail(error),
+    );
+  await library.load();
+  selection.clear();
+  busy.value = false;
+  if (done > 0) toasts.tell(`${counted(done, "piece")} ${told}.`);
+}
+
+const moveTo = (crate: string) =>
+  each((id) => api.filePiece(id, { crate }), `moved to “${nameOf(crate)}”`);
+const archive = () => each((id) => api.filePiece(id, { archived: true }), "archived");
+const remove = () =>
+  each((id) => api.remove("piece", id), "put in the bin, where they stay for 30 days");
+const nameOf = (crate: string): string => library.crates.find(({ id }) => id === crate)?.name ?? "";
+</script>
+
+<template>
+  <section v-if="selection.count > 0" class="bar" aria-label="Chosen pieces">
+    <b class="number" role="status">{{ counted(selection.count, "piece") }} selected</b>
+    <NDropdown trigger="click" :options="crates" @select="moveTo">
+      <NButton :disabled="busy">Move to …</NButton>
+    </NDropdown>
+    <NButton :disabled="busy" @click="archive">Archive</NButton>
+    <NButton :disabled="busy" @click="remove">Delete</NButton>
+    <NButton quaternary :disabled="busy" @click="selection.clear()">Clear selection</NButton>
+  </section>
+</template>
+
+<style scoped>
+.bar {
+  position: fixed;
+  bottom: 16px;
+  left: 50%;
+  z-index: 20;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 12px;
+  align-items: center;
+  padding: 10px 16px;
+  border: 1px solid var(--line-strong);
+  border-radius: 4px;
+  background: var(--card);
+  box-shadow: 0 4px 16px var(--shade);
+  translate: -50%;
+}
+</style>
