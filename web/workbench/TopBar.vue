@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { NButton } from "naive-ui";
 import { Redo2, Undo2 } from "@lucide/vue";
-import { computed } from "vue";
+import { watchDebounced } from "@vueuse/core";
+import { computed, ref } from "vue";
 import { toAct, type LayoutReport } from "../../core/preflight";
 import type { Step } from "../router";
 import { usePiece } from "./piece";
+import { counted } from "../common/counted";
 import BrandMark from "../common/BrandMark.vue";
 import TitleField from "./TitleField.vue";
 
@@ -30,6 +32,14 @@ const toLookAt = computed(() =>
 );
 const mustFix = computed(() => toLookAt.value.some((finding) => finding.level === "must-fix"));
 const sizes = computed(() => open.piece?.sizes.length ?? 0);
+
+/** Said aloud when it has come to rest, and only when it is another number than before. */
+const announced = ref("");
+watchDebounced(
+  () => toLookAt.value.length,
+  (count) => (announced.value = `Preflight: ${counted(count, "finding")}`),
+  { debounce: 1200 },
+);
 
 const states = {
   saved: "Saved",
@@ -71,6 +81,7 @@ const stepTitle = (word: string, step: string | undefined, keys: string): string
         >
       </RouterLink>
     </nav>
+    <p class="hidden-name" role="status">{{ announced }}</p>
     <div class="right">
       <span
         class="quiet small state"
