@@ -1,4 +1,3 @@
-import AxeBuilder from "@axe-core/playwright";
 import { expect } from "chai";
 import sharp from "sharp";
 import { choose, settled } from "../support/browser";
@@ -7,18 +6,12 @@ import { Stage } from "../support/stage";
 describe("the places", () => {
   const stage = new Stage();
 
-  it("are gone to by name, each marked where one is, and have no accessibility finding", async () => {
+  it("are gone to by name, each marked where one is", async () => {
     const page = await stage.open("/");
     const places = page.getByRole("navigation", { name: "Places" });
     for (const name of ["Brand kits", "Templates", "Pictures", "Placements", "Storage", "Crates"]) {
       await places.getByRole("link", { name, exact: true }).click();
       await page.locator("nav [aria-current=page]", { hasText: name }).waitFor();
-    }
-    for (const path of ["/brands", "/pictures"]) {
-      await page.goto(`${stage.program.url}${path}`);
-      await page.locator("main li").first().waitFor();
-      const { violations } = await new AxeBuilder({ page }).analyze();
-      expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).to.deep.equal([]);
     }
   });
 

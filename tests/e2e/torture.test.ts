@@ -8,7 +8,7 @@ describe("what was answered outlives a kill", () => {
     const program = await Program.create();
     const torture = new Torture(program, randomFrom(1868), 6);
     try {
-      for (let round = 0; round < 2; round++) await torture.round(1500);
+      for (let round = 0; round < 2; round++) await torture.round(800);
       await torture.settle();
     } finally {
       await program.close();
