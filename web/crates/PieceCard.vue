@@ -35,7 +35,7 @@ const moves = computed(() => props.elsewhere.map(({ id, name }) => ({ key: id, l
 const move = (crate: string): void => keep({ crate });
 const keep = (filing: PieceFiling): void => emit("keep", filing);
 
-/** Painted only while it can be seen, so that many crates open and scroll well. */
+/** Painted, and with its buttons, only while it can be seen, so that many crates open and scroll well. */
 const box = useTemplateRef("box");
 const seen = useElementVisibility(box, { rootMargin: "400px" });
 
@@ -61,6 +61,7 @@ const kinds = { post: "Post", carousel: "Carousel", story: "Story", ad: "Ad" };
 <template>
   <article ref="box" class="card" :class="{ selected }">
     <NCheckbox
+      v-if="seen"
       class="choose"
       :checked="selected"
       :aria-label="`Select ${piece.title}`"
@@ -100,32 +101,34 @@ const kinds = { post: "Post", carousel: "Carousel", story: "Story", ad: "Ad" };
           {{ piece.origin.name }}
         </p>
       </div>
-      <NDropdown v-if="elsewhere.length" trigger="click" :options="moves" @select="move">
+      <template v-if="seen">
+        <NDropdown v-if="elsewhere.length" trigger="click" :options="moves" @select="move">
+          <NButton
+            quaternary
+            :aria-label="`Move ${piece.title} to another crate`"
+            title="Move it to another crate"
+          >
+            <FolderInput :size="16" aria-hidden="true" />
+          </NButton>
+        </NDropdown>
         <NButton
           quaternary
-          :aria-label="`Move ${piece.title} to another crate`"
-          title="Move it to another crate"
+          :aria-label="`Archive ${piece.title}`"
+          title="Archive it"
+          @click="keep({ archived: true })"
         >
-          <FolderInput :size="16" aria-hidden="true" />
+          <Archive :size="16" aria-hidden="true" />
         </NButton>
-      </NDropdown>
-      <NButton
-        quaternary
-        :aria-label="`Archive ${piece.title}`"
-        title="Archive it"
-        @click="keep({ archived: true })"
-      >
-        <Archive :size="16" aria-hidden="true" />
-      </NButton>
-      <NButton
-        quaternary
-        :aria-label="`Start a new piece from ${piece.title}`"
-        title="Start a new piece from this one"
-        @click="emit('start')"
-      >
-        <CopyPlus :size="16" aria-hidden="true" />
-      </NButton>
-      <DeleteButton :name="piece.title" @remove="emit('remove')" />
+        <NButton
+          quaternary
+          :aria-label="`Start a new piece from ${piece.title}`"
+          title="Start a new piece from this one"
+          @click="emit('start')"
+        >
+          <CopyPlus :size="16" aria-hidden="true" />
+        </NButton>
+        <DeleteButton :name="piece.title" @remove="emit('remove')" />
+      </template>
     </footer>
   </article>
 </template>
@@ -181,6 +184,7 @@ footer > div {
 footer {
   display: flex;
   align-items: center;
+  min-height: 56px;
   gap: 2px;
   padding-top: 8px;
 }
