@@ -14,7 +14,6 @@ const props = defineProps<{
   error?: string | undefined;
 }>();
 const number = defineModel<number>();
-defineOptions({ inheritAttrs: false });
 const reason = useId();
 
 const input = () => ({
@@ -24,18 +23,27 @@ const input = () => ({
 </script>
 
 <template>
-  <NInputNumber
-    v-bind="$attrs"
-    class="number"
-    :value="number ?? null"
-    :min="min"
-    :max="max"
-    :step="step ?? 1"
-    :placeholder="placeholder ?? ''"
-    :size="size ?? 'medium'"
-    :input-props="input()"
-    :status="error ? 'error' : undefined"
-    @update:value="number = $event ?? undefined"
-  />
-  <span v-if="error" :id="reason" class="wrong" role="alert">{{ error }}</span>
+  <div class="with-error">
+    <NInputNumber
+      class="number"
+      :value="number ?? null"
+      :min="min"
+      :max="max"
+      :step="step ?? 1"
+      :placeholder="placeholder ?? ''"
+      :size="size ?? 'medium'"
+      :input-props="input()"
+      :status="error ? 'error' : undefined"
+      @update:value="number = $event ?? undefined"
+    />
+    <span v-if="error" :id="reason" class="wrong" role="alert">{{ error }}</span>
+  </div>
 </template>
+
+<style scoped>
+/* Whoever uses it may say another width. */
+:where(.with-error) {
+  width: 100%;
+  min-width: 0;
+}
+</style>

@@ -22,7 +22,6 @@ const props = defineProps<{
 const text = defineModel<string>();
 defineEmits<{ change: [text: string] }>();
 
-defineOptions({ inheritAttrs: false });
 const reason = useId();
 const field = useTemplateRef("field");
 defineExpose({ focus: (): void => field.value?.focus() });
@@ -38,21 +37,30 @@ const input = () => ({
 </script>
 
 <template>
-  <NInput
-    v-bind="$attrs"
-    ref="field"
-    :value="text ?? ''"
-    :type="rows ? 'textarea' : (kind ?? 'text')"
-    :rows="rows ?? 3"
-    :placeholder="placeholder ?? ''"
-    :maxlength="maxlength"
-    :disabled="disabled ?? false"
-    :clearable="clearable ?? false"
-    :size="size ?? 'medium'"
-    :status="invalid || error ? 'error' : undefined"
-    :input-props="input()"
-    @update:value="text = $event"
-    @change="$emit('change', $event)"
-  />
-  <span v-if="error" :id="reason" class="wrong" role="alert">{{ error }}</span>
+  <div class="with-error">
+    <NInput
+      ref="field"
+      :value="text ?? ''"
+      :type="rows ? 'textarea' : (kind ?? 'text')"
+      :rows="rows ?? 3"
+      :placeholder="placeholder ?? ''"
+      :maxlength="maxlength"
+      :disabled="disabled ?? false"
+      :clearable="clearable ?? false"
+      :size="size ?? 'medium'"
+      :status="invalid || error ? 'error' : undefined"
+      :input-props="input()"
+      @update:value="text = $event"
+      @change="$emit('change', $event)"
+    />
+    <span v-if="error" :id="reason" class="wrong" role="alert">{{ error }}</span>
+  </div>
 </template>
+
+<style scoped>
+/* Whoever uses it may say another width. */
+:where(.with-error) {
+  width: 100%;
+  min-width: 0;
+}
+</style>
