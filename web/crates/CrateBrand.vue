@@ -7,6 +7,7 @@ import { useLibrary } from "../common/library";
 import { counted } from "../common/counted";
 import DialogCard from "../common/DialogCard.vue";
 import SelectField from "../ui/SelectField.vue";
+import { byName } from "../ui/options";
 
 /** Gives all pieces of a crate another brand at once, and lists what to look at. */
 const shown = defineModel<boolean>("shown", { required: true });
@@ -53,11 +54,7 @@ async function change(): Promise<void> {
     <form v-else class="asking" @submit.prevent="change">
       <label>
         New brand for “{{ crate.name }}” and its {{ counted(crate.pieces.length, "piece") }}
-        <SelectField
-          v-model="brand"
-          label="Brand"
-          :options="others.map(({ id, name }) => ({ value: id, label: name }))"
-        />
+        <SelectField v-model="brand" label="Brand" :options="byName(others)" />
       </label>
       <NButton type="primary" attr-type="submit" :disabled="!brand">Change brand</NButton>
     </form>

@@ -18,6 +18,7 @@ import LinkButton from "../ui/LinkButton.vue";
 import SelectField from "../ui/SelectField.vue";
 import FileButton from "../ui/FileButton.vue";
 import TextField from "../ui/TextField.vue";
+import { byName } from "../ui/options";
 
 const library = useLibrary();
 const toasts = useToasts();
@@ -31,10 +32,7 @@ const newShown = ref(false);
 onMounted(() => void library.load());
 useTemplatesAhead();
 
-const brands = computed(() => [
-  { value: "", label: "Every brand" },
-  ...library.brands.map(({ id, name }) => ({ value: id, label: name })),
-]);
+const brands = computed(() => [{ value: "", label: "Every brand" }, ...byName(library.brands)]);
 const ORDERS = [
   { value: "work", label: "Oldest first" },
   { value: "name", label: "By name" },

@@ -7,6 +7,7 @@ import { useToasts } from "../common/toasts";
 import DialogCard from "../common/DialogCard.vue";
 import SelectField from "../ui/SelectField.vue";
 import TextField from "../ui/TextField.vue";
+import { byName } from "../ui/options";
 
 /** Names a new crate and says whose it is. */
 const shown = defineModel<boolean>("shown", { required: true });
@@ -42,11 +43,7 @@ async function start(): Promise<void> {
       </label>
       <label>
         For which brand?
-        <SelectField
-          v-model="brand"
-          label="For which brand?"
-          :options="library.brands.map(({ id, name }) => ({ value: id, label: name }))"
-        />
+        <SelectField v-model="brand" label="For which brand?" :options="byName(library.brands)" />
       </label>
       <NButton type="primary" attr-type="submit" :disabled="!name.trim()">Create crate</NButton>
     </form>

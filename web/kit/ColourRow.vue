@@ -98,8 +98,7 @@ const roles = BrandRole.options;
 }
 
 input,
-select,
-button {
+select {
   min-width: 0;
   border: 0;
   background: none;
@@ -130,16 +129,13 @@ option {
 }
 
 input:focus-visible,
-select:focus-visible,
-button:focus-visible {
+select:focus-visible {
   outline: 2px solid currentcolor;
   outline-offset: 1px;
 }
 
-button {
-  display: grid;
-  padding: 4px;
-  cursor: pointer;
+.n-button {
+  color: inherit;
 }
 
 .from {

@@ -72,18 +72,6 @@ section {
   justify-items: start;
 }
 
-.hidden {
-  position: absolute;
-  width: 1px;
-  height: 1px;
-  opacity: 0;
-}
-
-.button:focus-within {
-  outline: 2px solid var(--leaf);
-  outline-offset: 2px;
-}
-
 .failure {
   margin: 0;
   color: var(--berry);

@@ -4,6 +4,7 @@ import { Brand, type BrandColour } from "../../core/brand";
 import { luminance } from "../../core/colour";
 import SelectField from "../ui/SelectField.vue";
 import SliderField from "../ui/SliderField.vue";
+import { asOptions } from "../ui/options";
 
 /** What every piece of a brand does unless it says otherwise. */
 const defaults = defineModel<Brand["defaults"]>({ required: true });
@@ -13,7 +14,7 @@ const set = (part: Partial<Brand["defaults"]>): void => {
   defaults.value = { ...defaults.value, ...part };
 };
 const corners = Brand.shape.defaults.unwrap().shape.corner.unwrap();
-const cornerOptions = corners.options.map((value) => ({ value, label: value }));
+const cornerOptions = asOptions(corners.options);
 const treatments = [
   { value: "none", label: "as they are" },
   { value: "duotone", label: "in two colours" },

@@ -10,6 +10,7 @@ import { counted } from "../common/counted";
 import DialogCard from "../common/DialogCard.vue";
 import SelectField from "../ui/SelectField.vue";
 import TextField from "../ui/TextField.vue";
+import { byName } from "../ui/options";
 
 /** Locking a kit with a key, and deleting it; what has it gets another first. */
 const props = defineProps<{ brand: Brand; pieces: number }>();
@@ -91,11 +92,7 @@ async function remove(): Promise<void> {
         <template v-if="asked === 'delete'">
           <label v-if="inUse && others.length > 0">
             Move its {{ counted(pieces, "piece") }} to
-            <SelectField
-              v-model="instead"
-              label="Brand of its pieces"
-              :options="others.map(({ id, name }) => ({ value: id, label: name }))"
-            />
+            <SelectField v-model="instead" label="Brand of its pieces" :options="byName(others)" />
           </label>
           <p v-else-if="inUse">
             There is no other brand for its pieces. Make another kit first, or delete the pieces.

@@ -134,7 +134,7 @@ async function make(): Promise<void> {
       <div class="start">
         <label class="named">
           <span class="quiet small">Name of the brand</span>
-          <TextField v-model="name" :maxlength="80" />
+          <TextField v-model="name" class="brand-name" :maxlength="80" />
         </label>
         <div
           class="drop"
@@ -227,9 +227,9 @@ main {
   gap: 4px;
 }
 
-.named .field {
-  min-height: 44px;
-  font: 680 22px/1.2 var(--title);
+.brand-name {
+  --n-font-size: 22px;
+  font-weight: 680;
 }
 
 .drop {

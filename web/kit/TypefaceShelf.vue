@@ -3,6 +3,7 @@ import { computed, ref } from "vue";
 import { families } from "../../core/shelf";
 import { typefaceName, useTypefaces } from "./use-typeface";
 import SelectField from "../ui/SelectField.vue";
+import { asOptions } from "../ui/options";
 
 /** The shipped typefaces, chosen by feeling, each set in the kit's own name. */
 const chosen = defineModel<string>({ required: true });
@@ -27,10 +28,7 @@ const words = computed(() => props.sample.trim() || "Your name here");
         v-model="feeling"
         class="field"
         :label="`Feeling of the ${label.toLowerCase()}`"
-        :options="[
-          { value: '', label: 'of any feeling' },
-          ...feelings.map((value) => ({ value, label: value })),
-        ]"
+        :options="[{ value: '', label: 'of any feeling' }, ...asOptions(feelings)]"
       />
     </div>
     <div class="shelf" role="radiogroup" :aria-label="label" tabindex="-1">

@@ -21,6 +21,7 @@ import { useTemplates } from "./templates";
 import { useToasts } from "../common/toasts";
 import SelectField from "../ui/SelectField.vue";
 import TextField from "../ui/TextField.vue";
+import { byName } from "../ui/options";
 
 /** A new piece begins with what it should say; then the templates that suit that best, live in the brand. */
 const props = defineProps<{ into?: string }>();
@@ -164,7 +165,7 @@ async function take(template: unknown): Promise<void> {
           v-model="crateId"
           class="field"
           label="Crate"
-          :options="library.crates.map(({ id, name }) => ({ value: id, label: name }))"
+          :options="byName(library.crates)"
         />
       </label>
       <label class="in">
@@ -173,7 +174,7 @@ async function take(template: unknown): Promise<void> {
           v-model="brandId"
           class="field brand"
           label="Shown in"
-          :options="library.brands.map(({ id, name }) => ({ value: id, label: name }))"
+          :options="byName(library.brands)"
         />
       </label>
       <ImportJson

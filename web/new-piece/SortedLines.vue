@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { slotHints, slotName, type SortedLine } from "../../core/message";
 import SelectField from "../ui/SelectField.vue";
+import { asOptions } from "../ui/options";
 
 /** What was typed, a line each, and the slot that each is sorted into; dragged onto another line's slot, or chosen. */
 const lines = defineModel<SortedLine[]>({ required: true });
-const slots = Object.keys(slotHints).map((value) => ({ value, label: slotName(value) }));
+const slots = asOptions(Object.keys(slotHints), slotName);
 
 function move(index: number, slot: string): void {
   lines.value = lines.value.map((line, i) => (i === index ? { ...line, slot } : line));

@@ -12,6 +12,7 @@ import SelectField from "../ui/SelectField.vue";
 import TextField from "../ui/TextField.vue";
 import { isWanted, SHAPES, USES, usersOf, type PictureFilter } from "./picture-filter";
 import PictureDetail from "./PictureDetail.vue";
+import { byName } from "../ui/options";
 
 /** The shelf of one brand: all its pictures, found by name, shape and use. No brand sees another's. */
 const library = useLibrary();
@@ -58,7 +59,7 @@ const { isOverDropZone } = useDropZone(page, { onDrop: (files) => void add(files
         class="brand"
         label="Pictures of"
         :model-value="brand.id"
-        :options="library.brands.map(({ id, name }) => ({ value: id, label: name }))"
+        :options="byName(library.brands)"
         @update:model-value="((brandId = $event ?? ''), (open = undefined))"
       />
     </template>

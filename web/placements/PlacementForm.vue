@@ -9,6 +9,7 @@ import type { FieldErrors } from "../ui/field-errors";
 import NumberField from "../ui/NumberField.vue";
 import SelectField from "../ui/SelectField.vue";
 import TextField from "../ui/TextField.vue";
+import { asOptions } from "../ui/options";
 
 /** The facts of a placement, to be changed in place. */
 const facts = defineModel<PlacementFacts>({ required: true });
@@ -31,17 +32,13 @@ const KEPT = ["headline", "logo", "price", "badge", "cta", "all"];
       Channel
       <NAutoComplete
         v-model:value="facts.channel"
-        :options="channels.map((value) => ({ value, label: channelName(value) }))"
+        :options="asOptions(channels, channelName)"
         :get-show="() => true"
       />
     </label>
     <label>
       Use
-      <SelectField
-        v-model="facts.use"
-        label="Use"
-        :options="uses.map((value) => ({ value, label: channelName(value) }))"
-      />
+      <SelectField v-model="facts.use" label="Use" :options="asOptions(uses, channelName)" />
     </label>
     <label>Width, px<NumberField v-model="facts.width" :error="errors.width" /></label>
     <label>Height, px<NumberField v-model="facts.height" :error="errors.height" /></label>

@@ -1,6 +1,7 @@
 <script setup lang="ts" generic="Value extends string | number">
 import { NSelect } from "naive-ui";
 import { nextTick, onMounted, useId, useTemplateRef, watch } from "vue";
+import type { Option } from "./options";
 
 /**
  * One of a list. The package's select has no name, role or state that a screen reader could tell, so they are given to it
@@ -9,7 +10,7 @@ import { nextTick, onMounted, useId, useTemplateRef, watch } from "vue";
 const props = defineProps<{
   /** What it chooses, for who cannot see what stands beside it. */
   label: string;
-  options: readonly { value: Value; label: string; disabled?: boolean }[];
+  options: readonly Option<Value>[];
   disabled?: boolean;
   placeholder?: string;
   size?: "small" | "medium";

@@ -10,6 +10,7 @@ import { useToasts } from "../common/toasts";
 import DialogCard from "../common/DialogCard.vue";
 import SelectField from "../ui/SelectField.vue";
 import TextField from "../ui/TextField.vue";
+import { asOptions } from "../ui/options";
 
 /**
  * Saves the open piece as a template of the house; or, when it began with one, changes that one, which nothing else
@@ -100,17 +101,14 @@ async function save(): Promise<void> {
       <label>Name<TextField v-model="name" :maxlength="80" required /></label>
       <label
         >What it is for
-        <SelectField
-          v-model="purpose"
-          label="What it is for"
-          :options="Purpose.options.map((value) => ({ value, label: value }))"
+        <SelectField v-model="purpose" label="What it is for" :options="asOptions(Purpose.options)"
       /></label>
       <label
         >What it looks like
         <SelectField
           v-model="look"
           label="What it looks like"
-          :options="LookName.options.map((value) => ({ value, label: value }))"
+          :options="asOptions(LookName.options)"
       /></label>
       <label>Note for others<TextField v-model="note" :maxlength="500" /></label>
       <fieldset v-if="open.piece">

@@ -27,6 +27,11 @@ export const useBench = defineStore("bench", () => {
     return selected.value && all.includes(selected.value) ? selected.value : open.piece?.lead;
   });
 
+  /** The size that is shown large, if one is. */
+  const largeOne = computed(() =>
+    large.value ? open.placements.find(({ id }) => id === current.value) : undefined,
+  );
+
   function select(placement: string): void {
     selected.value = placement;
     pointed.value = undefined;
@@ -47,5 +52,17 @@ export const useBench = defineStore("bench", () => {
     pointed.value = undefined;
   }
 
-  return { selected, showCovered, showBefore, large, pointed, order, current, select, walk, reset };
+  return {
+    selected,
+    showCovered,
+    showBefore,
+    large,
+    pointed,
+    order,
+    current,
+    largeOne,
+    select,
+    walk,
+    reset,
+  };
 });

@@ -96,19 +96,6 @@ legend .quiet {
   font-weight: 400;
 }
 
-fieldset label {
-  display: grid;
-  grid-template-columns: auto 1fr;
-  gap: 8px;
-  align-items: start;
-  font-size: 13px;
-}
-
-input {
-  margin: 3px 0 0;
-  accent-color: var(--leaf);
-}
-
 .pictures {
   display: grid;
   grid-template-columns: repeat(3, 1fr);

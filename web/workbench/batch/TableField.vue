@@ -113,11 +113,6 @@ async function take(file: File | undefined): Promise<void> {
   gap: 12px;
 }
 
-textarea {
-  padding: 10px;
-  resize: vertical;
-}
-
 .actions {
   display: flex;
   gap: 8px;

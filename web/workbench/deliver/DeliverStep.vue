@@ -171,7 +171,7 @@ header {
   align-items: end;
 }
 
-.tiles label {
+.tiles > div {
   display: grid;
   gap: 6px;
   font-size: 12.5px;
@@ -181,18 +181,6 @@ header {
 
 .tiles .off canvas {
   opacity: 0.35;
-}
-
-.name {
-  display: grid;
-  grid-template-columns: auto 1fr;
-  gap: 4px;
-  align-items: start;
-}
-
-input[type="checkbox"] {
-  margin: 2px 4px 0 0;
-  accent-color: var(--leaf);
 }
 
 fieldset {
@@ -206,13 +194,6 @@ fieldset {
 legend {
   padding-bottom: 4px;
   font-weight: 650;
-}
-
-fieldset label {
-  display: grid;
-  grid-template-columns: auto 1fr;
-  gap: 4px;
-  font-size: 13px;
 }
 
 .form {

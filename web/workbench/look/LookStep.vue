@@ -14,6 +14,7 @@ import { useLibrary } from "../../common/library";
 import { usePiece } from "../piece";
 import { useToasts } from "../../common/toasts";
 import SelectField from "../../ui/SelectField.vue";
+import { byName } from "../../ui/options";
 
 /** The brand, and the ways of spreading its colours over the piece. */
 const library = useLibrary();
@@ -91,7 +92,7 @@ async function pin(): Promise<void> {
         <SelectField
           label="Brand"
           :model-value="open.piece?.brand"
-          :options="library.brands.map(({ id, name }) => ({ value: id, label: name }))"
+          :options="byName(library.brands)"
           @update:model-value="changeBrand($event ?? '')"
         />
       </label>

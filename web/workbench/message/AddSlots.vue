@@ -10,6 +10,7 @@ import { usePiece } from "../piece";
 import { useToasts } from "../../common/toasts";
 import FileButton from "../../ui/FileButton.vue";
 import SelectField from "../../ui/SelectField.vue";
+import { asOptions } from "../../ui/options";
 
 /** What a message does not have yet, each added with a press: words by their slot, and a picture. */
 const emit = defineEmits<{ added: [slot: string] }>();
@@ -46,9 +47,7 @@ function show(logo: boolean): void {
   open.set(["without"], to.length > 0 ? to : null);
 }
 
-const languages = LANGUAGES.map((value) => ({ value, label: languageName(value) })).sort((a, b) =>
-  a.label.localeCompare(b.label),
-);
+const languages = asOptions(LANGUAGES, languageName).sort((a, b) => a.label.localeCompare(b.label));
 
 const speak = (to: string): void => open.set(["language"], to);
 

@@ -20,15 +20,11 @@ const room = computed(() => ({ width: width.value, height: height.value }));
 const lead = computed(() => open.placements.find(({ id }) => id === open.piece?.lead));
 const others = computed(() => open.placements.filter(({ id }) => id !== open.piece?.lead));
 const leading = computed(() => (lead.value ? leadWidth(lead.value, room.value) : 0));
-/** Small, since they are looked over and not read: 0.5 of what they have on the wall of the sizes. */
+/** Small, since they are looked over and not read. */
 const widths = computed(() => wallWidths(others.value, 0.5));
 watchEffect(() => {
-  bench.order = open.placements.map(({ id }) => id);
+  bench.order = [lead.value, ...others.value].flatMap((one) => one?.id ?? []);
 });
-
-const largeOne = computed(() =>
-  bench.large ? open.placements.find(({ id }) => id === bench.current) : undefined,
-);
 </script>
 
 <template>
@@ -37,7 +33,7 @@ const largeOne = computed(() =>
       :title="lead?.name ?? ''"
       :about="`${counted(others.length, 'size')} ${others.length === 1 ? 'follows' : 'follow'}`"
     />
-    <LargeSize v-if="largeOne" :placement="largeOne" :room="room" />
+    <LargeSize v-if="bench.largeOne" :placement="bench.largeOne" :room="room" />
     <div v-else-if="lead" class="columns">
       <WallTile :placement="lead" :width="leading" class="lead" />
       <div class="others">

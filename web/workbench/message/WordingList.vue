@@ -82,15 +82,9 @@ li {
   align-items: start;
 }
 
-button {
-  padding: 0;
-  border: 0;
-  background: none;
+.n-button {
   color: var(--quiet);
-  font: inherit;
-  line-height: 1.4;
-  text-align: left;
-  cursor: pointer;
+  font-weight: 400;
 }
 
 .use {

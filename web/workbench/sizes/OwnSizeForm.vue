@@ -90,8 +90,9 @@ function add(): void {
   grid-column: 1 / -1;
 }
 
-.button {
+.n-button {
   grid-column: 4;
+  align-self: end;
 }
 
 .must {

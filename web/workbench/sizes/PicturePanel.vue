@@ -124,12 +124,6 @@ header {
   justify-content: space-between;
 }
 
-.only {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-}
-
 .amount {
   display: grid;
   gap: 2px;

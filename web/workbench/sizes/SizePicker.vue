@@ -122,14 +122,8 @@ legend {
   font-weight: 650;
 }
 
-label {
-  display: grid;
-  grid-template-columns: auto 1fr auto;
-  gap: 8px;
+.n-checkbox {
+  display: flex;
   padding: 3px 0;
-}
-
-input[type="checkbox"] {
-  accent-color: var(--leaf);
 }
 </style>

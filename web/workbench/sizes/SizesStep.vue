@@ -31,10 +31,6 @@ const groups = computed(() => packed(open.groups, widths.value, width.value - 2 
 watchEffect(() => {
   bench.order = groups.value.flatMap((group) => group.placements.map(({ id }) => id));
 });
-
-const largeOne = computed(() =>
-  bench.large ? placements.value.find((placement) => placement.id === bench.current) : undefined,
-);
 </script>
 
 <template>
@@ -54,7 +50,7 @@ const largeOne = computed(() =>
         <NButton class="choose" @click="pickerShown = true">Choose sizes</NButton>
       </template>
     </WallBar>
-    <LargeSize v-if="largeOne" :placement="largeOne" :room="room" />
+    <LargeSize v-if="bench.largeOne" :placement="bench.largeOne" :room="room" />
     <div v-else class="wall" :style="{ columnGap: `${GAP.group}px` }">
       <section v-for="group in groups" :key="group.channel" class="channel">
         <h3>{{ channelName(group.channel) }}</h3>
