@@ -1,13 +1,15 @@
 <script setup lang="ts">
 import { Search } from "@lucide/vue";
+import { useTitle } from "@vueuse/core";
 import { NButton } from "naive-ui";
 import { useFind } from "../find/find";
 import BrandMark from "./BrandMark.vue";
 import PlacesNav from "./PlacesNav.vue";
 
 /** Over a page that is no workbench: the places, and below them what this one is and what can be done in it. */
-defineProps<{ title: string }>();
+const props = defineProps<{ title: string }>();
 const find = useFind();
+useTitle(() => `${props.title} – Zest Crate`);
 </script>
 
 <template>

@@ -19,6 +19,7 @@ import SelectField from "../ui/SelectField.vue";
 import FileButton from "../ui/FileButton.vue";
 import TextField from "../ui/TextField.vue";
 import { byName } from "../ui/options";
+import LibraryState from "../common/LibraryState.vue";
 
 const library = useLibrary();
 const toasts = useToasts();
@@ -29,7 +30,10 @@ const order = useLocalStorage<"work" | "name">("crates-by", "work");
 const busy = ref(false);
 const newShown = ref(false);
 
-onMounted(() => void library.load());
+// What others have changed meanwhile is asked for each time; what is there is shown at once.
+onMounted(() => {
+  if (library.state === "ready") void library.load();
+});
 useTemplatesAhead();
 
 const brands = computed(() => [{ value: "", label: "Every brand" }, ...byName(library.brands)]);
@@ -128,37 +132,33 @@ async function startPiece(crate: string, from: string): Promise<void> {
     </NButton>
   </PageBar>
   <main>
-    <p v-if="library.state === 'loading'" class="note quiet">Opening the crates …</p>
-    <div v-else-if="library.state === 'failed'" class="note">
-      <h2>The crates cannot be opened</h2>
-      <p>{{ library.failure }}</p>
-      <NButton @click="library.load()">Try again</NButton>
-    </div>
-    <NEmpty v-else-if="library.crates.length === 0" description="No crates yet." class="first">
-      <template #extra>
-        <p v-if="library.brands.length === 0" class="quiet">
-          Whose brand is it? A kit comes first: its colours and typefaces are read from a logo or a
-          screenshot.
-        </p>
-        <LinkButton v-if="library.brands.length === 0" main :to="{ name: 'new-brand' }">
-          Make a brand kit
-        </LinkButton>
-        <NButton v-else type="primary" @click="newShown = true">Start the first crate</NButton>
+    <LibraryState what="the crates">
+      <NEmpty v-if="library.crates.length === 0" description="No crates yet." class="first">
+        <template #extra>
+          <p v-if="library.brands.length === 0" class="quiet">
+            Whose brand is it? A kit comes first: its colours and typefaces are read from a logo or
+            a screenshot.
+          </p>
+          <LinkButton v-if="library.brands.length === 0" main :to="{ name: 'new-brand' }">
+            Make a brand kit
+          </LinkButton>
+          <NButton v-else type="primary" @click="newShown = true">Start the first crate</NButton>
+        </template>
+      </NEmpty>
+      <p v-else-if="shown.length === 0" class="note quiet">
+        {{ find.trim() ? `Nothing is called “${find}”.` : "This brand has no crate yet." }}
+        <NButton quaternary @click="((find = ''), (brand = ''))">Show all</NButton>
+      </p>
+      <template v-else>
+        <CrateShelf
+          v-for="crate in shown"
+          :key="crate.id"
+          :crate="crate"
+          :order="standing"
+          @start="startPiece"
+        />
       </template>
-    </NEmpty>
-    <p v-else-if="shown.length === 0" class="note quiet">
-      {{ find.trim() ? `Nothing is called “${find}”.` : "This brand has no crate yet." }}
-      <NButton quaternary @click="((find = ''), (brand = ''))">Show all</NButton>
-    </p>
-    <template v-else>
-      <CrateShelf
-        v-for="crate in shown"
-        :key="crate.id"
-        :crate="crate"
-        :order="standing"
-        @start="startPiece"
-      />
-    </template>
+    </LibraryState>
     <SelectionBar />
     <NewCrate v-model:shown="newShown" />
   </main>

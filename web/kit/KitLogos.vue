@@ -1,9 +1,7 @@
 <script setup lang="ts">
-import { X } from "@lucide/vue";
 import { NButton } from "naive-ui";
 import { computed, ref, shallowRef } from "vue";
-import type { Logo } from "../../core/brand";
-import { type BrandColour } from "../../core/brand";
+import type { BrandColour, Logo } from "../../core/brand";
 import { logoName } from "../../core/wording/kits";
 import { luminance } from "../../core/colour";
 import type { FileId, PictureFile } from "../../core/files";
@@ -12,9 +10,8 @@ import type { LogoWish } from "../../core/api";
 import { api } from "../api/client";
 import { useLibrary } from "../common/library";
 import LogoPlate from "./LogoPlate.vue";
+import LogoVersion from "./LogoVersion.vue";
 import FileButton from "../ui/FileButton.vue";
-import NumberField from "../ui/NumberField.vue";
-import SelectField from "../ui/SelectField.vue";
 
 /** The versions of a kit's logo, to be changed, and further ones made from those that are there. */
 const logos = defineModel<Logo[]>({ required: true });
@@ -52,8 +49,8 @@ const byLight = computed(() => [...hexes.value].sort((a, b) => luminance(a) - lu
 /** The ink of a one-colour version: the kit's darkest or lightest. */
 const inks = computed(() => ({ light: byLight.value[0]!, dark: byLight.value.at(-1)! }));
 
-const change = (index: number, part: Partial<Logo>): void => {
-  logos.value = logos.value.map((logo, i) => (i === index ? { ...logo, ...part } : logo));
+const change = (index: number, to: Logo): void => {
+  logos.value = logos.value.with(index, to);
 };
 const has = (file: string): boolean => logos.value.some((logo) => logo.file === file);
 
@@ -113,19 +110,6 @@ const inOneColour = (logo: Logo, ground: "light" | "dark") =>
     add(picture, { kind: logo.kind, ink: "one-colour", ground });
   });
 
-const KINDS = [
-  { value: "full", label: "full logo" },
-  { value: "mark", label: "mark alone" },
-] as const;
-const INKS = [
-  { value: "own", label: "its own" },
-  { value: "one-colour", label: "one colour" },
-] as const;
-const GROUNDS = [
-  { value: "light", label: "light grounds" },
-  { value: "dark", label: "dark grounds" },
-  { value: "any", label: "any ground" },
-] as const;
 const called = (name: string): string => name.charAt(0).toUpperCase() + name.slice(1);
 </script>
 
@@ -146,94 +130,20 @@ const called = (name: string): string => name.charAt(0).toUpperCase() + name.sli
     <p v-if="logos.length === 0" class="quiet">
       No logo yet. Add one as SVG or PNG; the other versions can be made from it.
     </p>
-    <div v-for="(logo, index) in logos" :key="`${logo.file} ${logo.kind}`" class="logo">
-      <LogoPlate :logo="logo" :colours="colours" :picture="pictureOf(logo.file)" class="plate" />
-      <div class="settings labelled">
-        <label>
-          Kind
-          <SelectField
-            class="field"
-            label="Kind"
-            :model-value="logo.kind"
-            :options="KINDS"
-            @update:model-value="change(index, { kind: $event ?? 'full' })"
-          />
-        </label>
-        <label>
-          Colours
-          <SelectField
-            class="field"
-            label="Colours"
-            :model-value="logo.ink"
-            :options="INKS"
-            @update:model-value="change(index, { ink: $event ?? 'own' })"
-          />
-        </label>
-        <label>
-          Stands on
-          <SelectField
-            class="field"
-            label="Stands on"
-            :model-value="logo.ground"
-            :options="GROUNDS"
-            @update:model-value="change(index, { ground: $event ?? 'any' })"
-          />
-        </label>
-        <label>
-          Clear space, % of height
-          <NumberField
-            class="field"
-            :min="0"
-            :max="100"
-            :step="5"
-            :model-value="Math.round(100 * logo.clear)"
-            @update:model-value="change(index, { clear: ($event ?? 0) / 100 })"
-          />
-        </label>
-        <label>
-          Least width, px
-          <NumberField
-            class="field"
-            :min="8"
-            :max="400"
-            :model-value="logo.leastWidth"
-            @update:model-value="change(index, { leastWidth: $event ?? 16 })"
-          />
-        </label>
-        <div class="makes">
-          <NButton
-            v-if="withGround[logo.file]"
-            size="small"
-            :disabled="busy"
-            @click="giveGroundBack(logo.file)"
-          >
-            Restore its background
-          </NButton>
-          <NButton
-            v-else-if="pictureOf(logo.file)?.art?.ground"
-            size="small"
-            :disabled="busy"
-            @click="step(() => takeGround(logo.file))"
-          >
-            Remove its background
-          </NButton>
-          <NButton size="small" :disabled="busy" @click="inOneColour(logo, 'light')">
-            One colour, dark
-          </NButton>
-          <NButton size="small" :disabled="busy" @click="inOneColour(logo, 'dark')">
-            One colour, light
-          </NButton>
-        </div>
-      </div>
-      <NButton
-        quaternary
-        class="remove"
-        :aria-label="`Take out the ${logoName(logo)}`"
-        @click="logos = logos.filter((_, i) => i !== index)"
-      >
-        <X :size="16" aria-hidden="true" />
-      </NButton>
-    </div>
+    <LogoVersion
+      v-for="(logo, index) in logos"
+      :key="`${logo.file} ${logo.kind}`"
+      :model-value="logo"
+      :colours="colours"
+      :picture="pictureOf(logo.file)"
+      :had-ground="withGround[logo.file] !== undefined"
+      :busy="busy"
+      @update:model-value="change(index, $event)"
+      @give-ground="giveGroundBack(logo.file)"
+      @take-ground="step(() => takeGround(logo.file))"
+      @one-colour="inOneColour(logo, $event)"
+      @remove="logos = logos.filter((_, i) => i !== index)"
+    />
     <template v-if="proposals.length > 0">
       <h3>Made automatically where a size needs them</h3>
       <ul class="proposals">
@@ -254,38 +164,8 @@ const called = (name: string): string => name.charAt(0).toUpperCase() + name.sli
 </template>
 
 <style scoped>
-.logo {
-  display: grid;
-  grid-template-columns: 200px 1fr auto;
-  gap: 16px;
-  padding: 12px 0;
-  border-top: 1px solid var(--line);
-}
-
 .plate {
   height: 116px;
-}
-
-.settings {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px 12px;
-  align-content: start;
-}
-
-.settings .field {
-  width: 128px;
-}
-
-.makes {
-  display: flex;
-  flex-basis: 100%;
-  flex-wrap: wrap;
-  gap: 4px;
-}
-
-.remove {
-  align-self: start;
 }
 
 h3 {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Lock, Plus } from "@lucide/vue";
-import { NButton, NEmpty } from "naive-ui";
-import { computed, onMounted } from "vue";
+import { NEmpty } from "naive-ui";
+import { computed } from "vue";
 import { typefacesOf } from "../../core/brand";
 import { counted } from "../common/counted";
 import { useLibrary } from "../common/library";
@@ -9,14 +9,10 @@ import PageBar from "../common/PageBar.vue";
 import LinkButton from "../ui/LinkButton.vue";
 import LogoPlate from "./LogoPlate.vue";
 import { sampleStyle, useTypefaces } from "./use-typeface";
+import LibraryState from "../common/LibraryState.vue";
 
 /** All brand kits: each with its logo, its colours, a line in its own type, and how much is made with it. */
 const library = useLibrary();
-onMounted(() => {
-  document.title = "Brand kits – Zest Crate";
-  if (library.state !== "ready") void library.load();
-});
-
 const kits = computed(() =>
   library.brands.map((brand) => ({
     brand,
@@ -39,44 +35,43 @@ useTypefaces(() =>
     </LinkButton>
   </PageBar>
   <main>
-    <p v-if="library.state === 'loading'" class="quiet">Opening the brand kits …</p>
-    <template v-else-if="library.state === 'failed'">
-      <p role="alert" class="failure">{{ library.failure }}</p>
-      <NButton @click="library.load()">Try again</NButton>
-    </template>
-    <NEmpty v-else-if="kits.length === 0" description="No brand kit yet.">
-      <template #extra>
-        <LinkButton :to="{ name: 'new-brand' }">Make one from a logo or a screenshot</LinkButton>
-      </template>
-    </NEmpty>
-    <ul v-else>
-      <li v-for="{ brand, locked, crates, pieces } in kits" :key="brand.id">
-        <RouterLink :to="{ name: 'brand', params: { id: brand.id } }">
-          <LogoPlate
-            v-if="brand.logos[0]"
-            :logo="brand.logos[0]"
-            :colours="brand.colours"
-            class="plate"
-          />
-          <span v-else class="plate none quiet small">No logo yet</span>
-          <span class="colours" aria-hidden="true">
-            <i
-              v-for="colour in brand.colours"
-              :key="colour.id"
-              :style="{ background: colour.hex }"
-            ></i>
-          </span>
-          <span class="line" :style="sampleStyle(brand.typefaces.headline)">{{ brand.name }}</span>
-        </RouterLink>
-        <h2>
-          {{ brand.name }}
-          <Lock v-if="locked" :size="14" aria-label="locked" />
-        </h2>
-        <p class="quiet small number">
-          {{ counted(crates, "crate") }}, {{ counted(pieces, "piece") }}
-        </p>
-      </li>
-    </ul>
+    <LibraryState what="the brand kits">
+      <NEmpty v-if="kits.length === 0" description="No brand kit yet.">
+        <template #extra>
+          <LinkButton :to="{ name: 'new-brand' }">Make one from a logo or a screenshot</LinkButton>
+        </template>
+      </NEmpty>
+      <ul v-else>
+        <li v-for="{ brand, locked, crates, pieces } in kits" :key="brand.id">
+          <RouterLink :to="{ name: 'brand', params: { id: brand.id } }">
+            <LogoPlate
+              v-if="brand.logos[0]"
+              :logo="brand.logos[0]"
+              :colours="brand.colours"
+              class="plate"
+            />
+            <span v-else class="plate none quiet small">No logo yet</span>
+            <span class="colours" aria-hidden="true">
+              <i
+                v-for="colour in brand.colours"
+                :key="colour.id"
+                :style="{ background: colour.hex }"
+              ></i>
+            </span>
+            <span class="line" :style="sampleStyle(brand.typefaces.headline)">{{
+              brand.name
+            }}</span>
+          </RouterLink>
+          <h2>
+            {{ brand.name }}
+            <Lock v-if="locked" :size="14" aria-label="locked" />
+          </h2>
+          <p class="quiet small number">
+            {{ counted(crates, "crate") }}, {{ counted(pieces, "piece") }}
+          </p>
+        </li>
+      </ul>
+    </LibraryState>
   </main>
 </template>
 

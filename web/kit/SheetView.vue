@@ -1,18 +1,16 @@
 <script setup lang="ts">
 import { NButton } from "naive-ui";
-import { computed, onMounted } from "vue";
+import { computed } from "vue";
 import { brandSheet } from "../../core/specimen";
 import PageBar from "../common/PageBar.vue";
 import SpecimenSheet from "./SpecimenSheet.vue";
 import { useLibrary } from "../common/library";
+import LibraryState from "../common/LibraryState.vue";
 
 /** The brand sheet: three pages to send to whoever works with the brand. */
 const props = defineProps<{ id: string }>();
 
 const library = useLibrary();
-onMounted(() => {
-  if (library.state !== "ready") void library.load();
-});
 const brand = computed(() => library.brandById.get(props.id));
 const pages = computed(() => (brand.value ? brandSheet(brand.value) : []));
 const pageName = (id: string): string => id.replace(/^sheet-/, "");
@@ -36,23 +34,23 @@ const pageName = (id: string): string => id.replace(/^sheet-/, "");
     </NButton>
   </PageBar>
   <main>
-    <p v-if="library.state === 'loading'" class="quiet">Opening the brand kit …</p>
-    <p v-else-if="library.state === 'failed'">{{ library.failure }}</p>
-    <p v-else-if="!brand">
-      There is no such brand kit. <RouterLink to="/">Go to the crates</RouterLink>
-    </p>
-    <section v-for="page in pages" v-else :key="page.id" :aria-label="page.title">
-      <SpecimenSheet :page="page" :brand="brand" />
-      <p>
-        <span>{{ page.title }}</span>
-        <a
-          class="button plain"
-          :href="`/api/brands/${id}/sheet?format=png&page=${pageName(page.id)}`"
-          download
-          >This page as PNG</a
-        >
+    <LibraryState what="the brand kit">
+      <p v-if="!brand">
+        There is no such brand kit. <RouterLink to="/">Go to the crates</RouterLink>
       </p>
-    </section>
+      <section v-for="page in pages" v-else :key="page.id" :aria-label="page.title">
+        <SpecimenSheet :page="page" :brand="brand" />
+        <p>
+          <span>{{ page.title }}</span>
+          <a
+            class="button plain"
+            :href="`/api/brands/${id}/sheet?format=png&page=${pageName(page.id)}`"
+            download
+            >This page as PNG</a
+          >
+        </p>
+      </section>
+    </LibraryState>
   </main>
 </template>
 

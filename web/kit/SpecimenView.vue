@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { NButton } from "naive-ui";
-import { computed, onMounted, ref, shallowRef } from "vue";
+import { computed, ref, shallowRef } from "vue";
 import type { FontAnswer } from "../../core/api";
 import { inFont, specimen } from "../../core/specimen";
 import PageBar from "../common/PageBar.vue";
@@ -8,15 +8,12 @@ import FontTrial from "./FontTrial.vue";
 import PictureShelf from "../common/PictureShelf.vue";
 import SpecimenSheet from "./SpecimenSheet.vue";
 import { useLibrary } from "../common/library";
+import LibraryState from "../common/LibraryState.vue";
 
 /** What can be painted in a brand, page by page, on screen as it is exported. */
 const props = defineProps<{ id: string }>();
 
 const library = useLibrary();
-onMounted(() => {
-  if (library.state !== "ready") void library.load();
-});
-
 const chosenPicture = ref<string>();
 const shelf = ref(false);
 const font = shallowRef<FontAnswer>();
@@ -46,39 +43,39 @@ function address(format: "png" | "svg"): string {
     </template>
   </PageBar>
   <main>
-    <p v-if="library.state === 'loading'" class="quiet">Opening the brand kit …</p>
-    <p v-else-if="library.state === 'failed'">{{ library.failure }}</p>
-    <p v-else-if="!brand || !page">
-      There is no such brand kit. <RouterLink to="/">Go to the crates</RouterLink>
-    </p>
-    <template v-else>
-      <aside>
-        <nav aria-label="Pages">
-          <button
-            v-for="one in pages"
-            :key="one.id"
-            :aria-current="one.id === page.id ? 'page' : undefined"
-            @click="current = one.id"
-          >
-            {{ one.title }}
-          </button>
-        </nav>
-        <section aria-label="As a file">
-          <h2>This page as a file</h2>
-          <p class="row">
-            <NButton tag="a" :href="address('png')" download>PNG</NButton>
-            <NButton tag="a" :href="address('svg')" download>SVG</NButton>
-          </p>
-        </section>
-        <section aria-label="Its picture">
-          <h2>Its picture</h2>
-          <NButton @click="shelf = true">Choose another</NButton>
-        </section>
-        <FontTrial v-model="font" />
-      </aside>
-      <SpecimenSheet :key="page.id" :page="page" :brand="brand" />
-      <PictureShelf v-model:shown="shelf" :brand="id" @picked="chosenPicture = $event" />
-    </template>
+    <LibraryState what="the brand kit">
+      <p v-if="!brand || !page">
+        There is no such brand kit. <RouterLink to="/">Go to the crates</RouterLink>
+      </p>
+      <template v-else>
+        <aside>
+          <nav aria-label="Pages">
+            <button
+              v-for="one in pages"
+              :key="one.id"
+              :aria-current="one.id === page.id ? 'page' : undefined"
+              @click="current = one.id"
+            >
+              {{ one.title }}
+            </button>
+          </nav>
+          <section aria-label="As a file">
+            <h2>This page as a file</h2>
+            <p class="row">
+              <NButton tag="a" :href="address('png')" download>PNG</NButton>
+              <NButton tag="a" :href="address('svg')" download>SVG</NButton>
+            </p>
+          </section>
+          <section aria-label="Its picture">
+            <h2>Its picture</h2>
+            <NButton @click="shelf = true">Choose another</NButton>
+          </section>
+          <FontTrial v-model="font" />
+        </aside>
+        <SpecimenSheet :key="page.id" :page="page" :brand="brand" />
+        <PictureShelf v-model:shown="shelf" :brand="id" @picked="chosenPicture = $event" />
+      </template>
+    </LibraryState>
   </main>
 </template>
 

@@ -56,7 +56,6 @@ const writing = useTemplateRef("writing");
 onMounted(async () => {
   // Whoever wants a new piece writes; whoever looks through templates looks.
   if (props.into) writing.value?.focus();
-  document.title = "New piece – Zest Crate";
   try {
     await Promise.all([list.load(), library.state === "ready" ? undefined : library.load()]);
   } catch (error) {

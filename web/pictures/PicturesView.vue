@@ -2,7 +2,7 @@
 import { ImagePlus } from "@lucide/vue";
 import { useDropZone, useLocalStorage } from "@vueuse/core";
 import { NButton, NEmpty } from "naive-ui";
-import { computed, onMounted, reactive, ref, useTemplateRef } from "vue";
+import { computed, reactive, ref, useTemplateRef } from "vue";
 import { counted } from "../common/counted";
 import { useLibrary } from "../common/library";
 import PageBar from "../common/PageBar.vue";
@@ -13,6 +13,7 @@ import TextField from "../ui/TextField.vue";
 import { isWanted, SHAPES, USES, usersOf, type PictureFilter } from "./picture-filter";
 import PictureDetail from "./PictureDetail.vue";
 import { byName } from "../ui/options";
+import LibraryState from "../common/LibraryState.vue";
 
 /** The shelf of one brand: all its pictures, found by name, shape and use. No brand sees another's. */
 const library = useLibrary();
@@ -23,11 +24,6 @@ const open = ref<string>();
 /** So many more are shown at a time; a picture is small, but a thousand are not. */
 const AT_ONCE = 120;
 const most = ref(AT_ONCE);
-
-onMounted(() => {
-  document.title = "Pictures – Zest Crate";
-  if (library.state !== "ready") void library.load();
-});
 
 const brand = computed(() => library.brandById.get(brandId.value) ?? library.brands[0]);
 const users = computed(() =>
@@ -78,12 +74,7 @@ const { isOverDropZone } = useDropZone(page, { onDrop: (files) => void add(files
   </PageBar>
   <div ref="page" class="columns" :class="{ over: isOverDropZone }">
     <main>
-      <p v-if="library.state === 'loading'" class="quiet">Opening the pictures …</p>
-      <template v-else-if="library.state === 'failed'">
-        <p role="alert" class="failure">{{ library.failure }}</p>
-        <NButton @click="library.load()">Try again</NButton>
-      </template>
-      <template v-else>
+      <LibraryState what="the pictures">
         <div class="filters">
           <TextField
             v-model="filter.find"
@@ -125,7 +116,7 @@ const { isOverDropZone } = useDropZone(page, { onDrop: (files) => void add(files
           </li>
         </ul>
         <NButton v-if="found.length > most" @click="most += AT_ONCE">Show more</NButton>
-      </template>
+      </LibraryState>
     </main>
     <PictureDetail
       v-if="current && brand"

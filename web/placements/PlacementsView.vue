@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { NButton } from "naive-ui";
-import { computed, onMounted, ref } from "vue";
+import { computed, ref } from "vue";
 import { useRoute } from "vue-router";
 import type { PlacementFacts } from "../../core/api";
 import { isShipped, type Placement } from "../../core/placements";
@@ -14,6 +14,7 @@ import { useLibrary } from "../common/library";
 import { useToasts } from "../common/toasts";
 import { byChannel, channelName, isCalled } from "../wall/packing";
 import TextField from "../ui/TextField.vue";
+import LibraryState from "../common/LibraryState.vue";
 
 /** The team's placement catalogue: looked at, corrected, added to, and taken elsewhere as a file. */
 const library = useLibrary();
@@ -22,11 +23,6 @@ const route = useRoute();
 const find = ref(typeof route.query.find === "string" ? route.query.find : "");
 /** The placement that is open: an id, or "new" for one that is being added. */
 const open = ref<string>();
-
-onMounted(() => {
-  document.title = "Placements – Zest Crate";
-  if (library.state !== "ready") void library.load();
-});
 
 const groups = computed(() =>
   byChannel(library.placements.filter((placement) => isCalled(placement, find.value))),
@@ -86,9 +82,7 @@ async function take(catalogue: unknown): Promise<void> {
   </PageBar>
   <div class="columns">
     <main>
-      <p v-if="library.state === 'failed'" role="alert" class="failure">{{ library.failure }}</p>
-      <p v-else-if="library.state === 'loading'" class="quiet">Loading the placements …</p>
-      <template v-else>
+      <LibraryState what="the placements">
         <div class="head">
           <TextField
             v-model="find"
@@ -118,7 +112,7 @@ async function take(catalogue: unknown): Promise<void> {
             </div>
           </section>
         </div>
-      </template>
+      </LibraryState>
     </main>
     <PlacementEditor
       v-if="open === 'new' || current"

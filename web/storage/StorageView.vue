@@ -40,7 +40,6 @@ const day = (value: string): string =>
   new Date(value).toLocaleDateString(undefined, { dateStyle: "medium" });
 
 onMounted(() => {
-  document.title = "Storage – Zest Crate";
   void act(() => Promise.resolve());
 });
 

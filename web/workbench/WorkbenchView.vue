@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { NButton } from "naive-ui";
-import { useMediaQuery } from "@vueuse/core";
+import { useMediaQuery, useTitle } from "@vueuse/core";
 import { computed, onBeforeUnmount, provide, ref, watch } from "vue";
 import { useRouter } from "vue-router";
 import { wallKey } from "../wall/wall-key";
@@ -47,10 +47,7 @@ watch(
   },
   { immediate: true },
 );
-watch(
-  () => open.piece?.title,
-  (title) => (document.title = title ? `${title} – Zest Crate` : "Zest Crate"),
-);
+useTitle(() => (open.piece ? `${open.piece.title} – Zest Crate` : "Zest Crate"));
 watch(wall.reports, (reports) => {
   if (!bench.showBefore)
     open.shown = Object.fromEntries([...reports].map(([id, { layout }]) => [id, layout]));
