@@ -144,7 +144,7 @@ async function make(): Promise<void> {
           @drop.prevent="drop"
         >
           <img v-if="logo" :src="`/api/pictures/${logo.id}/rendition?width=320`" alt="" />
-          <span>
+          <span class="words">
             <b>{{ reading ? "Reading its colours …" : "A logo, or a screenshot of the site" }}</b>
             <span class="quiet small">Drop it here; its colours are proposed below.</span>
           </span>
@@ -227,9 +227,9 @@ main {
   gap: 4px;
 }
 
-.brand-name {
-  --n-font-size: 22px;
-  font-weight: 680;
+.brand-name :deep(input) {
+  height: 44px;
+  font: 680 22px/1.2 var(--title);
 }
 
 .drop {
@@ -248,7 +248,7 @@ main {
   background: var(--leaf-tint);
 }
 
-.drop > span {
+.drop .words {
   display: grid;
   flex: 1;
 }

@@ -13,8 +13,8 @@ const FORMATS = [
   { value: "svg", label: "SVG, words as outlines" },
 ] as const;
 const SCALES = [
-  { value: 1, label: "the size itself" },
-  { value: 2, label: "twice the size" },
+  { value: 1, label: "actual size" },
+  { value: 2, label: "double size" },
 ] as const;
 </script>
 
