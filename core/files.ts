@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { Hex } from "./colour/colour";
+import { ColourFamily } from "./colour/names";
 
 /** SHA-256 of a file's bytes, in lower-case hex: its name in the store. */
 export const FileId = z.string().regex(/^[0-9a-f]{64}$/, "a file is named by its SHA-256 in hex");
@@ -68,9 +69,18 @@ export const Art = z.object({
 });
 export type Art = z.infer<typeof Art>;
 
+/** What a person says of a picture: what it is called, whom it is owed to, and on what terms it may be shown. */
+export const PictureNote = z.object({
+  name: z.string().trim().min(1, "a picture needs a name").max(200),
+  credit: z.string().trim().max(300).optional(),
+  licence: z.string().trim().max(300).optional(),
+});
+export type PictureNote = z.infer<typeof PictureNote>;
+
 /** What is known of a stored picture; width and height in its own pixels. */
 export const PictureFile = z.object({
   id: FileId,
+  ...PictureNote.shape,
   name: z.string(),
   mime: z.string(),
   width: z.number().int().positive(),
@@ -83,9 +93,15 @@ export const PictureFile = z.object({
   facesSought: z.boolean().optional(),
   /** The flat colour that it stands on all around: it can be shown beyond its edges. */
   ground: Hex.optional(),
+  /** The colours that it is found by, the largest first. */
+  colours: z.array(ColourFamily).optional(),
   /** Of a drawing, such as a logo; a photograph has none. */
   art: Art.optional(),
 });
 export type PictureFile = z.infer<typeof PictureFile>;
 
-export type PictureLookup = (id: FileId) => PictureFile | undefined;
+/** A picture as lists have it: without its tones, which are nine tenths of what is known of it. */
+export const ListedPicture = PictureFile.omit({ tones: true });
+export type ListedPicture = z.infer<typeof ListedPicture>;
+
+export type PictureLookup<Known = PictureFile> = (id: FileId) => Known | undefined;

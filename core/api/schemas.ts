@@ -2,7 +2,7 @@ import { z } from "zod";
 import { Table, TableNote } from "../batch";
 import { Brand, BrandColour } from "../brand";
 import { Hex, Spread } from "../colour";
-import { FileId, PictureFile } from "../files";
+import { FileId, ListedPicture, PictureFile } from "../files";
 import { Id } from "../id";
 import { Edit } from "../edit";
 import { Crate, LayoutId, LIMITS, Piece, SlotName } from "../piece";
@@ -116,7 +116,7 @@ export const ImportAnswer = z.object({
 export type ImportAnswer = z.infer<typeof ImportAnswer>;
 
 /** `brands` are those that a picture belongs to: whose it came with, and whose pieces show it. With none it is anybody's. */
-export const StoredPicture = PictureFile.extend({ brands: z.array(z.string()) });
+export const StoredPicture = ListedPicture.extend({ brands: z.array(z.string()) });
 export type StoredPicture = z.infer<typeof StoredPicture>;
 export const PictureList = z.object({ pictures: z.array(StoredPicture) });
 

@@ -1,6 +1,7 @@
 export * from "./colour";
 export * from "./difference";
 export * from "./mix";
+export * from "./names";
 export * from "./on";
 export * from "./read";
 export * from "./spread";

@@ -1,13 +1,13 @@
 import { mayStandOn, type Brand, type Logo } from "../brand";
 import { luminance, type Hex } from "../colour";
-import type { PictureFile, PictureLookup } from "../files";
+import type { ListedPicture, PictureLookup } from "../files";
 import { isOutline, versionsOf } from "../resolve";
 
 /** A version of the logo that a kit lacks, and that can be made from one that it has. */
 export interface LogoProposal {
   logo: Logo;
   /** What it is made from; `logo.file` until it has been made. */
-  from: PictureFile;
+  from: ListedPicture;
   /** What its outline is filled with, where it has yet to be made; in its own colours when not given. */
   ink?: Hex;
 }
@@ -18,7 +18,7 @@ export interface LogoProposal {
  */
 export function proposedLogos(
   brand: Pick<Brand, "colours" | "logos">,
-  pictures: PictureLookup,
+  pictures: PictureLookup<ListedPicture>,
 ): LogoProposal[] {
   const versions = versionsOf(brand, pictures);
   const marks = versions

@@ -1,3 +1,3 @@
 export { inOneColour, withoutGround } from "./cutout";
-export { colourName, proposeColours, type ProposedColour } from "./propose";
+export { proposeColours, type ProposedColour } from "./propose";
 export { readPalette, type FoundColour, type PaletteReading } from "./read";

@@ -1,6 +1,6 @@
 import { converter } from "culori";
 import type { BrandColour, BrandRole } from "../brand";
-import { contrast, difference, luminance, type Hex } from "../colour";
+import { colourName, contrast, difference, GREY, luminance, type Hex } from "../colour";
 import type { PaletteReading } from "./read";
 import { colourWords } from "../wording/kits";
 
@@ -12,8 +12,6 @@ export interface ProposedColour extends BrandColour {
 const toOklch = converter("oklch");
 const chromaOf = (hex: Hex): number => toOklch(hex)?.c ?? 0;
 
-/** What counts as a grey, as Oklch chroma. */
-const GREY = 0.03;
 /** Words in ink on paper reach this contrast at least (WCAG 2.2, 1.4.6). */
 const INK_ON_PAPER = 7;
 const MOST = 8;
@@ -68,36 +66,6 @@ const missing = (roles: BrandRole[]): ProposedColour[] => [
     ? []
     : [proposal("#1A1A1A", "ink", colourWords.addedInk())]),
 ];
-
-/** Oklch hues, in degrees, up to which a name goes. Common names, our own borders. */
-const HUES: [number, string][] = [
-  [20, "Rose"],
-  [45, "Red"],
-  [70, "Orange"],
-  [105, "Yellow"],
-  [130, "Lime"],
-  [165, "Green"],
-  [200, "Teal"],
-  [235, "Cyan"],
-  [275, "Blue"],
-  [310, "Violet"],
-  [345, "Magenta"],
-  [361, "Rose"],
-];
-
-const BROWN = { light: 0.55, from: 38, to: 95 } as const;
-
-/** A plain name for a colour, as a person would say it. */
-export function colourName(hex: Hex): string {
-  const { l = 0, c = 0, h = 0 } = toOklch(hex) ?? {};
-  if (c < GREY) return l > 0.95 ? "White" : l < 0.25 ? "Black" : l > 0.7 ? "Light grey" : "Grey";
-  const angle = ((h % 360) + 360) % 360;
-  // A dark orange is called brown.
-  if (l < BROWN.light && angle >= BROWN.from && angle < BROWN.to)
-    return l < 0.3 ? "Deep brown" : "Brown";
-  const hue = HUES.find(([to]) => angle < to)![1];
-  return l > 0.85 ? `Pale ${hue.toLowerCase()}` : l < 0.4 ? `Deep ${hue.toLowerCase()}` : hue;
-}
 
 /** Names and ids that no other colour of the list has. */
 function named(colours: ProposedColour[]): ProposedColour[] {

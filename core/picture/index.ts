@@ -11,6 +11,7 @@ export {
   type Placing,
 } from "./crop";
 export { develop, type Developing, type Shown } from "./develop";
+export { familiesIn } from "./families";
 export { findGround } from "./flat";
 export type { Thumbnail } from "./lab";
 export { draftLevel, pixelBox } from "./levels";

@@ -1,11 +1,11 @@
 import type { Brand, Logo, Palette } from "../brand";
 import { baseId, contrast, CONTRAST_TEXT, hexOf, tintId, type Hex } from "../colour";
-import type { PictureFile, PictureLookup, Share } from "../files";
+import type { ListedPicture, PictureLookup, Share } from "../files";
 import { box, type Box } from "../geometry";
 import type { LogoVersion } from "./resolved";
 
 /** What is inked of a file, in its pixels; all of it where nothing is known. */
-export function artOf({ width, height, art }: PictureFile): Box {
+export function artOf({ width, height, art }: ListedPicture): Box {
   if (!art) return box(0, 0, width, height);
   return box(art.x * width, art.y * height, art.width * width, art.height * height);
 }
@@ -13,7 +13,7 @@ export function artOf({ width, height, art }: PictureFile): Box {
 /** The logo in all its versions: the kit's, and where it has no mark, the one that stands apart in a full logo. */
 export function versionsOf(
   { logos }: Pick<Brand, "logos">,
-  pictures: PictureLookup,
+  pictures: PictureLookup<ListedPicture>,
 ): LogoVersion[] {
   const own = logos.flatMap((logo): LogoVersion[] => {
     const file = pictures(logo.file);
@@ -28,7 +28,7 @@ export function versionsOf(
   return [...own, ...found];
 }
 
-const partOf = ({ width, height }: PictureFile, part: Share): Box =>
+const partOf = ({ width, height }: ListedPicture, part: Share): Box =>
   box(part.x * width, part.y * height, part.width * width, part.height * height);
 
 const marks = new WeakMap<Logo, Logo>();
@@ -47,7 +47,7 @@ function markOf(logo: Logo): Logo {
 const MOST_INNER = 3.2;
 
 /** Whether a drawing says what it is by its outline alone, so that it can be filled with one colour. */
-export const isOutline = ({ art }: PictureFile): boolean =>
+export const isOutline = ({ art }: ListedPicture): boolean =>
   art !== undefined &&
   art.ground === undefined &&
   (art.light + 0.05) / (art.dark + 0.05) <= MOST_INNER;
@@ -58,7 +58,7 @@ const MOST_RATIO = 1.7;
 /** The brand's mark as an ornament; undefined when it has none that is an outline. */
 export function emblemOf(
   brand: Brand,
-  pictures: PictureLookup,
+  pictures: PictureLookup<ListedPicture>,
 ): Omit<LogoVersion, "logo"> | undefined {
   const all = versionsOf(brand, pictures);
   return [...all]

@@ -1,6 +1,6 @@
 import type { Brand, Logo, Palette } from "../brand";
 import type { Hex, Stop } from "../colour";
-import type { PictureFile } from "../files";
+import type { ListedPicture, PictureFile } from "../files";
 import type { Box } from "../geometry";
 import type { Adjust, Subject } from "../picture";
 import type { Framing, Piece, PricePart, Role, Stroke } from "../piece";
@@ -82,7 +82,7 @@ export interface LogoNode extends Common {
 
 export interface LogoVersion {
   logo: Logo;
-  file: PictureFile;
+  file: ListedPicture;
   /** What is inked of the file, in its pixels: air in a file is no part of a logo. */
   art: Box;
 }

@@ -1,6 +1,7 @@
 import sharp from "sharp";
 import type { Area, Art, PictureFile } from "../../core/files";
 import {
+  familiesIn,
   findGround,
   findLettering,
   findThing,
@@ -8,6 +9,7 @@ import {
   rasterOf,
   readArt,
   readTones,
+  type Thumbnail,
 } from "../../core/picture";
 import { problem } from "../../core/problem";
 import { fileId } from "../files/hash";
@@ -53,7 +55,8 @@ export async function inspectPicture(given: Buffer, name: string): Promise<Pictu
     throw problem("picture-too-large", { name, width, height, most: MOST_SIDE });
   }
   const tones = await tonesOf(bytes, name);
-  const found = vector ? {} : await lookAt(bytes);
+  const small = await pixelsOf(bytes, THUMBNAIL);
+  const found = vector ? {} : await lookAt(bytes, small);
   const art = await artOf(bytes);
   return {
     id: fileId(bytes),
@@ -63,6 +66,7 @@ export async function inspectPicture(given: Buffer, name: string): Promise<Pictu
     height,
     vector,
     tones,
+    colours: familiesIn(small),
     ...found,
     ...(art ? { art } : {}),
   };
@@ -89,8 +93,10 @@ const PAGE_SIDE = 320;
 const PRINT_SIDE = 480;
 
 /** What a picture shows, and the ground that it stands on. */
-async function lookAt(bytes: Buffer): Promise<Pick<PictureFile, "areas" | "ground">> {
-  const small = await pixelsOf(bytes, THUMBNAIL);
+async function lookAt(
+  bytes: Buffer,
+  small: Thumbnail,
+): Promise<Pick<PictureFile, "areas" | "ground">> {
   const ground = findGround(small);
   const page = await pixelsOf(bytes, PAGE_SIDE, "b-w");
   if (!ground && isPage(page)) return { areas: [WHOLE] };

@@ -2,7 +2,7 @@ import { writeFile } from "node:fs/promises";
 import { join } from "node:path";
 import { z } from "zod";
 import { ImportAnswer, PictureList, ProblemAnswer, TableAnswer, TableText } from "../../core/api";
-import { FileId, PictureFile } from "../../core/files";
+import { FileId, PictureFile, PictureNote } from "../../core/files";
 import type { Services } from "../services/services";
 import type { Routes } from "./typed";
 import { withScratch } from "../files/scratch";
@@ -25,6 +25,29 @@ export function addLibraryRoutes(routes: Routes, services: Services): void {
     "/api/pictures",
     { schema: { summary: "All stored pictures", response: { 200: PictureList } } },
     async () => ({ pictures: await library.pictures() }),
+  );
+  routes.get(
+    "/api/pictures/:id",
+    {
+      schema: {
+        summary: "All that is known of a picture, as the layout needs it",
+        params: FileParams,
+        response: { 200: PictureFile, ...problems },
+      },
+    },
+    ({ params }) => library.picture(params.id),
+  );
+  routes.put(
+    "/api/pictures/:id",
+    {
+      schema: {
+        summary: "Say what a picture is called, whom it is owed to and how it may be used",
+        params: FileParams,
+        body: PictureNote,
+        response: { 200: PictureFile, ...problems },
+      },
+    },
+    ({ params, body }) => library.note(params.id, body),
   );
   routes.post(
     "/api/pictures",

@@ -149,13 +149,13 @@ describe("stored pictures", () => {
   it("from before areas were looked for get theirs at the next start", async () => {
     const server = await testServer();
     const { library } = server.services;
-    const [before] = (await library.pictures()).filter(({ vector }) => !vector);
-    const { areas, ...older } = before!;
+    const [listed] = (await library.pictures()).filter(({ vector }) => !vector);
+    const { areas, ...older } = await library.picture(listed!.id);
     await server.store.write((tx) =>
-      tx.update(files).set({ picture: older }).where(eq(files.id, before!.id)),
+      tx.update(files).set({ picture: older }).where(eq(files.id, older.id)),
     );
     await library.lookAgain();
-    expect((await library.picture(before!.id)).areas).to.deep.equal(areas);
+    expect((await library.picture(older.id)).areas).to.deep.equal(areas);
     expect(areas![0]).to.include({ kind: "thing", weight: 1 });
     await server.close();
   });

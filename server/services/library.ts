@@ -1,9 +1,9 @@
 import { stat, writeFile } from "node:fs/promises";
 import { join } from "node:path";
-import { and, asc, eq, inArray, isNotNull, isNull } from "drizzle-orm";
+import { and, asc, eq, inArray, isNotNull, isNull, sql } from "drizzle-orm";
 import type { FontAnswer, LogoWish, PaletteAnswer, StoredPicture } from "../../core/api";
 import type { Brand } from "../../core/brand";
-import type { Area, FileId, PictureFile } from "../../core/files";
+import type { Area, FileId, PictureFile, PictureNote } from "../../core/files";
 import { messagePictures } from "../../core/piece";
 import { proposeColours } from "../../core/palette";
 import { Problem, problem } from "../../core/problem";
@@ -13,8 +13,8 @@ import type { Transaction } from "../store/database";
 import { brands, files, pieces, settings } from "../store/tables";
 import type { ServerContext } from "../context";
 
-/** What is written down when every stored picture has been looked at for things and its ink. */
-const LOOKED = "pictures:print";
+/** What is written down when every stored picture has been looked at for things, its ink and its colours. */
+const LOOKED = "pictures:colours";
 
 /** Brands, and the files that brands and pieces use. */
 export class Library {
@@ -33,12 +33,13 @@ export class Library {
     return row.document;
   }
 
-  /** Pictures with the brands that they belong to. */
+  /** Pictures with the brands that they belong to. Their tones are nine tenths of them, and are left in the database. */
   async pictures(): Promise<StoredPicture[]> {
     const { read } = this.context.store;
+    const withoutTones = sql<string>`json_remove(${files.picture}, '$.tones')`;
     const [rows, used] = await Promise.all([
       read
-        .select()
+        .select({ brand: files.brand, picture: withoutTones })
         .from(files)
         .where(and(isNotNull(files.picture), isNull(files.deleted)))
         .orderBy(asc(files.created)),
@@ -48,13 +49,10 @@ export class Library {
     for (const { document } of used)
       for (const id of messagePictures(document.message))
         users.set(id, (users.get(id) ?? new Set()).add(document.brand));
-    return rows.flatMap(({ picture, brand }) => {
-      if (!picture) return [];
-      const owners = new Set([
-        ...(brand === null ? [] : [brand]),
-        ...(users.get(picture.id) ?? []),
-      ]);
-      return [{ ...picture, brands: [...owners] }];
+    return rows.map(({ picture, brand }) => {
+      const known = JSON.parse(picture) as Omit<StoredPicture, "brands">;
+      const owners = new Set([...(brand === null ? [] : [brand]), ...(users.get(known.id) ?? [])]);
+      return { ...known, brands: [...owners] };
     });
   }
 
@@ -63,6 +61,16 @@ export class Library {
     const [row] = await this.context.store.read.select().from(files).where(isThere);
     if (!row?.picture) throw problem("not-found", { what: "picture", id });
     return row.picture;
+  }
+
+  /** Writes down what a person says of a picture. */
+  async note(id: FileId, note: PictureNote): Promise<PictureFile> {
+    const { credit: _credit, licence: _licence, ...known } = await this.picture(id);
+    const picture = { ...known, ...noteOf(note) };
+    await this.context.store.write((tx) =>
+      tx.update(files).set({ picture }).where(eq(files.id, id)),
+    );
+    return picture;
   }
 
   /** What was found in pictures, for those that are stored. */
@@ -91,7 +99,7 @@ export class Library {
   }
 
   /**
-   * Pictures that were stored before something was looked for in them, a thing or a drawing's ink, are looked at again;
+   * Pictures that were stored before something was looked for in them, a thing or their colours, are looked at again;
    * those that cannot be read stay as they are.
    */
   async lookAgain(): Promise<void> {
@@ -99,9 +107,10 @@ export class Library {
     const [seen] = await store.read.select().from(settings).where(eq(settings.key, LOOKED));
     if (seen) return;
     for (const known of await this.pictures()) {
-      const picture = await reader.picture(blobs.path(known.id), known.name).catch(() => undefined);
-      if (picture)
-        await store.write((tx) => tx.update(files).set({ picture }).where(eq(files.id, known.id)));
+      const seen = await reader.picture(blobs.path(known.id), known.name).catch(() => undefined);
+      if (!seen) continue;
+      const picture = { ...seen, ...noteOf(known) };
+      await store.write((tx) => tx.update(files).set({ picture }).where(eq(files.id, known.id)));
     }
     await store.write((tx) => tx.insert(settings).values({ key: LOOKED, value: "done" }));
   }
@@ -122,8 +131,7 @@ export class Library {
       if (known.facesSought || known.vector) continue;
       const found = await faces.find(blobs.path(known.id));
       if (!found) continue;
-      const { brands: _brands, ...picture } = known;
-      const seen = withFaces(picture, found);
+      const seen = withFaces(await this.picture(known.id), found);
       await store.write((tx) =>
         tx.update(files).set({ picture: seen }).where(eq(files.id, known.id)),
       );
@@ -191,6 +199,13 @@ export class Library {
     return { id, name, bytes: size, picture: picture ?? null, brand: brand ?? null, created };
   }
 }
+
+/** What is not said is not kept. */
+const noteOf = ({ name, credit, licence }: PictureNote): PictureNote => ({
+  name,
+  ...(credit ? { credit } : {}),
+  ...(licence ? { licence } : {}),
+});
 
 /** One that is there stays as it is; one that was in the bin is out of it. */
 export const addFileRow = (tx: Transaction, row: typeof files.$inferInsert) =>

@@ -4,7 +4,6 @@ import { join } from "node:path";
 import type { Browser, Page } from "playwright-core";
 import sharp from "sharp";
 import type { Brand } from "../../core/brand";
-import type { PictureFile } from "../../core/files";
 import type { Piece } from "../../core/piece";
 import type { Placement } from "../../core/placements";
 import type { Painter } from "../../web/wall/protocol";
@@ -82,15 +81,10 @@ export class WorkerPainter {
     const worker = readdirSync(join(root, "dist/web/assets")).find((name) =>
       /^worker-.*\.js$/.test(name),
     );
-    const { pictures } = await program.ask<{ pictures: PictureFile[] }>("/api/pictures");
-    await page.evaluate(
-      ({ worker, pictures }) => {
-        const globals = globalThis as unknown as PageGlobals;
-        globals.painter = globals.Comlink.wrap(new Worker(`/assets/${worker}`, { type: "module" }));
-        return globals.painter.know(pictures);
-      },
-      { worker, pictures },
-    );
+    await page.evaluate((script) => {
+      const globals = globalThis as unknown as PageGlobals;
+      globals.painter = globals.Comlink.wrap(new Worker(`/assets/${script}`, { type: "module" }));
+    }, worker);
     return painter;
   }
 

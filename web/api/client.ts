@@ -37,7 +37,7 @@ import {
   type SpreadPinning,
 } from "../../core/api";
 import { Brand } from "../../core/brand";
-import { PictureFile } from "../../core/files";
+import { PictureFile, type PictureNote } from "../../core/files";
 import type { NewBrand } from "../../core/kit";
 import type { Edit } from "../../core/edit";
 import { Piece } from "../../core/piece";
@@ -119,6 +119,10 @@ export const api = {
   withLead: (piece: string, placement: string) =>
     get(Piece, `/api/pieces/${piece}/with-lead?placement=${encodeURIComponent(placement)}`),
   pictures: () => get(PictureList, "/api/pictures"),
+  /** All that is known of one, tones included. */
+  picture: (id: string) => get(PictureFile, `/api/pictures/${id}`),
+  notePicture: (id: string, note: PictureNote) =>
+    ask(PictureFile, "PUT", `/api/pictures/${id}`, note),
   renameCrate: (id: string, name: string) => ask(CrateAnswer, "PUT", `/api/crates/${id}`, { name }),
   filePiece: (id: string, filing: PieceFiling) =>
     ask(PieceAnswer, "PUT", `/api/pieces/${id}/filing`, filing),

@@ -38,7 +38,6 @@ watch(
 const wall = useWall({
   piece: () => props.piece,
   brand: () => props.brand,
-  pictures: () => library.pictures,
   onFitted: (piece) => (fitted.value = piece),
 });
 </script>

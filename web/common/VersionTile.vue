@@ -3,7 +3,6 @@ import { computed } from "vue";
 import type { Brand } from "../../core/brand";
 import type { Piece } from "../../core/piece";
 import type { Placement } from "../../core/placements";
-import { useLibrary } from "./library";
 import { useWall } from "../wall/use-wall";
 import { counted } from "./counted";
 import GraphicTile from "./GraphicTile.vue";
@@ -17,11 +16,9 @@ const props = defineProps<{
   label: string;
 }>();
 
-const library = useLibrary();
 const wall = useWall({
   piece: () => props.piece,
   brand: () => props.brand,
-  pictures: () => library.pictures,
 });
 const mustFix = computed(
   () =>

@@ -9,6 +9,8 @@ import { useToasts } from "../common/toasts";
 import { counted } from "../common/counted";
 import DeleteButton from "../common/DeleteButton.vue";
 import CrateBrand from "./CrateBrand.vue";
+import { useNear } from "../common/use-near";
+import { cardOf } from "./card";
 import PieceCard from "./PieceCard.vue";
 import { useSelection } from "./selection";
 import LinkButton from "../ui/LinkButton.vue";
@@ -52,6 +54,8 @@ async function remove(kind: "crate" | "piece", id: string, name: string): Promis
 }
 
 const selection = useSelection();
+/** Only what can be seen is made and painted, so that many pieces open and scroll well; the others have their room. */
+const { near, vNear } = useNear("400px");
 const elsewhere = computed(() => library.crates.filter(({ id }) => id !== props.crate.id));
 const rebranding = ref(false);
 const brand = computed(() => library.brandById.get(props.crate.brand));
@@ -106,17 +110,24 @@ const brand = computed(() => library.brandById.get(props.crate.brand));
       Nothing here yet. Start with what the first piece should say.
     </p>
     <div v-else class="pieces">
-      <PieceCard
+      <div
         v-for="piece in crate.pieces"
         :key="piece.id"
-        :piece="piece"
-        :elsewhere="elsewhere"
-        :selected="selection.has(piece.id)"
-        @select="$event ? selection.toggleTo(piece.id, order) : selection.toggle(piece.id)"
-        @start="emit('start', crate.id, piece.id)"
-        @keep="keep(piece.id, $event)"
-        @remove="remove('piece', piece.id, piece.title)"
-      />
+        v-near="piece.id"
+        class="room"
+        :style="{ minWidth: `${cardOf(piece, library.placementOf).width}px` }"
+      >
+        <PieceCard
+          v-if="near.has(piece.id)"
+          :piece="piece"
+          :elsewhere="elsewhere"
+          :selected="selection.has(piece.id)"
+          @select="$event ? selection.toggleTo(piece.id, order) : selection.toggle(piece.id)"
+          @start="emit('start', crate.id, piece.id)"
+          @keep="keep(piece.id, $event)"
+          @remove="remove('piece', piece.id, piece.title)"
+        />
+      </div>
     </div>
     <details v-if="crate.archived.length" class="archived">
       <summary>{{ counted(crate.archived.length, "piece") }} archived</summary>
@@ -201,6 +212,12 @@ h2 {
 
 .space {
   flex: 1;
+}
+
+/* The graphics, and a title on two lines below them. */
+.room {
+  min-height: 316px;
+  max-width: 100%;
 }
 
 .pieces {

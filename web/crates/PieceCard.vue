@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { NButton, NCheckbox, NDropdown } from "naive-ui";
 import { Archive, CopyPlus, FolderInput } from "@lucide/vue";
-import { useElementVisibility } from "@vueuse/core";
-import { computed, useTemplateRef } from "vue";
+import { computed } from "vue";
 import type { PieceFiling } from "../../core/api";
 import type { Piece } from "../../core/piece";
 import { useLibrary } from "../common/library";
 import { useWall } from "../wall/use-wall";
 import DeleteButton from "../common/DeleteButton.vue";
 import GraphicTile from "../common/GraphicTile.vue";
+import { CARD_HEIGHT, cardOf, OTHER_WIDTH, widthAt } from "./card";
 
 /** A piece on its crate's shelf: the lead size, and three others small beside it. */
 const props = defineProps<{
@@ -28,40 +28,19 @@ const library = useLibrary();
 const wall = useWall({
   piece: () => props.piece,
   brand: () => library.brandById.get(props.piece.brand),
-  pictures: () => library.pictures,
 });
 
 const moves = computed(() => props.elsewhere.map(({ id, name }) => ({ key: id, label: name })));
 const move = (crate: string): void => keep({ crate });
 const keep = (filing: PieceFiling): void => emit("keep", filing);
 
-/** Painted, and with its buttons, only while it can be seen, so that many crates open and scroll well. */
-const box = useTemplateRef("box");
-const seen = useElementVisibility(box, { rootMargin: "400px" });
-
-const HEIGHT = 240;
-const lead = computed(() => library.placementOf(props.piece, props.piece.lead));
-const others = computed(() =>
-  ["story", "community-link", "ad-medium-rectangle"]
-    .filter((id) => id !== props.piece.lead && props.piece.sizes.some((s) => s.placement === id))
-    .slice(0, 2)
-    .flatMap((id) => library.placementOf(props.piece, id) ?? []),
-);
-const widthAt = (height: number, p: { width: number; height: number }) =>
-  (height * p.width) / p.height;
-const OTHER_WIDTH = 112;
-/** Its room is there before it is painted. */
-const room = computed(() => {
-  const own = lead.value ? widthAt(HEIGHT, lead.value) : 0;
-  return Math.round(own + (others.value.length > 0 ? OTHER_WIDTH + 8 : 0));
-});
+const shown = computed(() => cardOf(props.piece, library.placementOf));
 const kinds = { post: "Post", carousel: "Carousel", story: "Story", ad: "Ad" };
 </script>
 
 <template>
-  <article ref="box" class="card" :class="{ selected }">
+  <article class="card" :class="{ selected }">
     <NCheckbox
-      v-if="seen"
       class="choose"
       :checked="selected"
       :aria-label="`Select ${piece.title}`"
@@ -70,24 +49,23 @@ const kinds = { post: "Post", carousel: "Carousel", story: "Story", ad: "Ad" };
     />
     <RouterLink
       class="graphics"
-      :style="{ minWidth: `${room}px` }"
       :to="{ name: 'piece', params: { id: piece.id, step: 'sizes' } }"
       :aria-label="`Open ${piece.title}`"
     >
       <GraphicTile
-        v-if="seen && lead"
+        v-if="shown.lead"
         :wall="wall"
-        :placement="lead"
-        :width="widthAt(HEIGHT, lead)"
-        :label="`${piece.title}, ${lead.name}`"
+        :placement="shown.lead"
+        :width="widthAt(CARD_HEIGHT, shown.lead)"
+        :label="`${piece.title}, ${shown.lead.name}`"
       />
-      <span v-if="seen" class="others">
+      <span class="others">
         <GraphicTile
-          v-for="placement in others"
+          v-for="placement in shown.others"
           :key="placement.id"
           :wall="wall"
           :placement="placement"
-          :width="Math.min(OTHER_WIDTH, widthAt(HEIGHT / 2 - 4, placement))"
+          :width="Math.min(OTHER_WIDTH, widthAt(CARD_HEIGHT / 2 - 4, placement))"
           :label="`${piece.title}, ${placement.name}`"
         />
       </span>
@@ -101,34 +79,32 @@ const kinds = { post: "Post", carousel: "Carousel", story: "Story", ad: "Ad" };
           {{ piece.origin.name }}
         </p>
       </div>
-      <template v-if="seen">
-        <NDropdown v-if="elsewhere.length" trigger="click" :options="moves" @select="move">
-          <NButton
-            quaternary
-            :aria-label="`Move ${piece.title} to another crate`"
-            title="Move it to another crate"
-          >
-            <FolderInput :size="16" aria-hidden="true" />
-          </NButton>
-        </NDropdown>
+      <NDropdown v-if="elsewhere.length" trigger="click" :options="moves" @select="move">
         <NButton
           quaternary
-          :aria-label="`Archive ${piece.title}`"
-          title="Archive it"
-          @click="keep({ archived: true })"
+          :aria-label="`Move ${piece.title} to another crate`"
+          title="Move it to another crate"
         >
-          <Archive :size="16" aria-hidden="true" />
+          <FolderInput :size="16" aria-hidden="true" />
         </NButton>
-        <NButton
-          quaternary
-          :aria-label="`Start a new piece from ${piece.title}`"
-          title="Start a new piece from this one"
-          @click="emit('start')"
-        >
-          <CopyPlus :size="16" aria-hidden="true" />
-        </NButton>
-        <DeleteButton :name="piece.title" @remove="emit('remove')" />
-      </template>
+      </NDropdown>
+      <NButton
+        quaternary
+        :aria-label="`Archive ${piece.title}`"
+        title="Archive it"
+        @click="keep({ archived: true })"
+      >
+        <Archive :size="16" aria-hidden="true" />
+      </NButton>
+      <NButton
+        quaternary
+        :aria-label="`Start a new piece from ${piece.title}`"
+        title="Start a new piece from this one"
+        @click="emit('start')"
+      >
+        <CopyPlus :size="16" aria-hidden="true" />
+      </NButton>
+      <DeleteButton :name="piece.title" @remove="emit('remove')" />
     </footer>
   </article>
 </template>

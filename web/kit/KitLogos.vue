@@ -4,7 +4,7 @@ import { computed, ref, shallowRef } from "vue";
 import type { BrandColour, Logo } from "../../core/brand";
 import { logoName } from "../../core/wording/kits";
 import { luminance } from "../../core/colour";
-import type { FileId, PictureFile } from "../../core/files";
+import type { FileId, ListedPicture, PictureFile } from "../../core/files";
 import { asLogo, proposedLogos, type LogoProposal } from "../../core/kit";
 import type { LogoWish } from "../../core/api";
 import { api } from "../api/client";
@@ -19,8 +19,8 @@ const props = defineProps<{ colours: BrandColour[] }>();
 
 const library = useLibrary();
 /** What was made here is not in the library yet. */
-const made = shallowRef<readonly PictureFile[]>([]);
-const pictureOf = (id: FileId): PictureFile | undefined =>
+const made = shallowRef<readonly ListedPicture[]>([]);
+const pictureOf = (id: FileId): ListedPicture | undefined =>
   made.value.find((one) => one.id === id) ?? library.pictures.find((one) => one.id === id);
 const proposals = computed(() =>
   proposedLogos({ logos: logos.value, colours: props.colours }, pictureOf),
@@ -86,10 +86,8 @@ function exchange(file: FileId, { id, art, ...rest }: PictureFile): void {
   );
 }
 
-function giveGroundBack(file: FileId): void {
-  const picture = pictureOf(withGround.value[file]!);
-  if (picture) exchange(file, picture);
-}
+const giveGroundBack = (file: FileId) =>
+  step(async () => exchange(file, await api.picture(withGround.value[file]!)));
 
 /** Takes a version into the kit that was only made when a size needed it. */
 const keep = ({ logo, from, ink }: LogoProposal) =>

@@ -3,13 +3,13 @@ import { computed } from "vue";
 import { type BrandColour, type Logo } from "../../core/brand";
 import { logoName } from "../../core/wording/kits";
 import type { Hex } from "../../core/colour";
-import type { PictureFile } from "../../core/files";
+import type { ListedPicture } from "../../core/files";
 
 /** A version of the logo on a ground that it is made for. `ink` fills its outline, before a version of that colour is made. */
 const props = defineProps<{
   logo: Logo;
   colours: readonly BrandColour[];
-  picture?: PictureFile | undefined;
+  picture?: ListedPicture | undefined;
   ink?: Hex | undefined;
 }>();
 

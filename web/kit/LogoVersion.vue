@@ -2,7 +2,7 @@
 import { X } from "@lucide/vue";
 import { NButton } from "naive-ui";
 import type { BrandColour, Logo } from "../../core/brand";
-import type { PictureFile } from "../../core/files";
+import type { ListedPicture } from "../../core/files";
 import { logoName } from "../../core/wording/kits";
 import NumberField from "../ui/NumberField.vue";
 import SelectField from "../ui/SelectField.vue";
@@ -12,7 +12,7 @@ import LogoPlate from "./LogoPlate.vue";
 const logo = defineModel<Logo>({ required: true });
 defineProps<{
   colours: BrandColour[];
-  picture: PictureFile | undefined;
+  picture: ListedPicture | undefined;
   hadGround: boolean;
   busy: boolean;
 }>();

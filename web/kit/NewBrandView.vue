@@ -94,7 +94,6 @@ const lead = computed(() => sample.value && library.placementOf(sample.value, sa
 const wall = useWall({
   piece: () => piece.value,
   brand: () => draft.value,
-  pictures: () => pictures.value,
 });
 
 const dropped = shallowRef(false);

@@ -3,18 +3,15 @@ import { useElementSize } from "@vueuse/core";
 import { useTemplateRef } from "vue";
 import type { Brand } from "../../core/brand";
 import type { Specimen } from "../../core/specimen";
-import { useLibrary } from "../common/library";
 import { useWall } from "../wall/use-wall";
 import GraphicTile from "../common/GraphicTile.vue";
 
 /** One page of the specimen, as wide as there is room for. */
 const props = defineProps<{ page: Specimen; brand: Brand }>();
 
-const library = useLibrary();
 const wall = useWall({
   piece: () => props.page.piece,
   brand: () => props.brand,
-  pictures: () => library.pictures,
 });
 const sheet = useTemplateRef("sheet");
 const { width } = useElementSize(sheet);

@@ -4,6 +4,7 @@ import { useEventListener } from "@vueuse/core";
 import { ref } from "vue";
 import type { FileId } from "../../core/files";
 import { useLibrary } from "../common/library";
+import PictureChoice from "../common/PictureChoice.vue";
 import { useToasts } from "../common/toasts";
 import FileButton from "../ui/FileButton.vue";
 
@@ -36,11 +37,6 @@ useEventListener("paste", (event: ClipboardEvent) => {
   event.preventDefault();
   void take(files);
 });
-
-function toggle(id: FileId): void {
-  const without = chosen.value.filter((other) => other !== id);
-  chosen.value = without.length < chosen.value.length ? without : [...without, id];
-}
 </script>
 
 <template>
@@ -59,24 +55,16 @@ function toggle(id: FileId): void {
       >
     </header>
 
-    <p class="quiet small">Most important first; optional. Drop or paste more here.</p>
-    <div class="pictures">
-      <button
-        v-for="one in library.photographsOf(brand)"
-        :key="one.id"
-        class="picture"
-        :aria-pressed="chosen.includes(one.id)"
-        :aria-label="one.name"
-        @click="toggle(one.id)"
-      >
-        <img :src="`/api/pictures/${one.id}/rendition?width=160`" alt="" loading="lazy" />
-        <span v-if="chosen.includes(one.id)" class="order">{{ chosen.indexOf(one.id) + 1 }}</span>
-      </button>
-    </div>
+    <p class="quiet small hint">Most important first; optional. Drop or paste more here.</p>
+    <PictureChoice v-model="chosen" :brand="brand" />
   </section>
 </template>
 
 <style scoped>
+.hint {
+  padding-bottom: 8px;
+}
+
 .picks.over {
   outline: 2px dashed var(--zest);
   outline-offset: 6px;
@@ -86,43 +74,5 @@ header {
   display: flex;
   align-items: center;
   justify-content: space-between;
-}
-
-.pictures {
-  display: grid;
-  grid-template-columns: repeat(4, minmax(0, 1fr));
-  gap: 6px;
-  padding-top: 8px;
-}
-
-.picture {
-  position: relative;
-  aspect-ratio: 1;
-  padding: 0;
-  border: 0;
-  background: var(--line);
-  cursor: pointer;
-}
-
-img {
-  width: 100%;
-  height: 100%;
-  object-fit: cover;
-}
-
-.picture[aria-pressed="true"] {
-  outline: 3px solid var(--zest);
-}
-
-.order {
-  position: absolute;
-  top: 2px;
-  left: 2px;
-  min-width: 18px;
-  border-radius: 9px;
-  background: var(--zest);
-  color: #1f2d2a;
-  font-size: 12px;
-  font-weight: 700;
 }
 </style>

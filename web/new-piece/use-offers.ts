@@ -5,7 +5,7 @@ import { inOrder } from "../../core/offers";
 import type { Piece } from "../../core/piece";
 import type { Template } from "../../core/templates";
 import { useLibrary } from "../common/library";
-import { knowPictures, offers } from "../wall/painter";
+import { offers } from "../wall/painter";
 import type { Offered } from "../wall/protocol";
 
 interface OffersOptions {
@@ -42,7 +42,6 @@ export function useOffers({ pieces, brand, wanted }: OffersOptions): Offers {
       busy.value = false;
       return;
     }
-    knowPictures(library.pictures);
     const all = pieces().flatMap(({ template, piece }) => {
       const lead = library.placementOf(piece, piece.lead);
       return lead ? [{ template, piece, lead }] : [];

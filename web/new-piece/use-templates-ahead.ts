@@ -2,7 +2,7 @@ import { tryOnScopeDispose } from "@vueuse/core";
 import { watch } from "vue";
 import { useLibrary } from "../common/library";
 import { useTemplates } from "./templates";
-import { knowPictures, prepare } from "../wall/painter";
+import { prepare } from "../wall/painter";
 import { PREVIEW, previewOf, previewWidth } from "../common/previews";
 
 /** After what is on the page has been painted, in milliseconds. */
@@ -21,7 +21,6 @@ export function useTemplatesAhead(): void {
     await list.load().catch(() => undefined);
     if (!brand) return;
     const shelf = library.photographsOf(brand.id).map(({ id }) => id);
-    knowPictures(library.pictures);
     for (const [index, template] of list.templates.entries()) {
       const lead = library.placements.find(({ id }) => id === template.design.lead);
       if (over) return;

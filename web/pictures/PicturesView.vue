@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { ImagePlus } from "@lucide/vue";
 import { useDropZone, useLocalStorage } from "@vueuse/core";
-import { NButton, NEmpty } from "naive-ui";
+import { NEmpty } from "naive-ui";
 import { computed, reactive, ref, useTemplateRef } from "vue";
 import { counted } from "../common/counted";
 import { useLibrary } from "../common/library";
 import PageBar from "../common/PageBar.vue";
 import { useToasts } from "../common/toasts";
+import { useVirtualGrid } from "../common/use-virtual-grid";
 import FileButton from "../ui/FileButton.vue";
 import SelectField from "../ui/SelectField.vue";
 import TextField from "../ui/TextField.vue";
@@ -21,9 +22,6 @@ const toasts = useToasts();
 const brandId = useLocalStorage("pictures-of", "");
 const filter = reactive<PictureFilter>({ find: "", shape: "", use: "" });
 const open = ref<string>();
-/** So many more are shown at a time; a picture is small, but a thousand are not. */
-const AT_ONCE = 120;
-const most = ref(AT_ONCE);
 
 const brand = computed(() => library.brandById.get(brandId.value) ?? library.brands[0]);
 const users = computed(() =>
@@ -33,6 +31,17 @@ const all = computed(() => (brand.value ? library.photographsOf(brand.value.id) 
 const found = computed(() =>
   all.value.filter((picture) => isWanted(picture, users.value.has(picture.id), filter)),
 );
+const {
+  columns,
+  shown: cells,
+  before,
+  after,
+} = useVirtualGrid({
+  items: () => found.value,
+  box: useTemplateRef("shelf"),
+  cell: { width: 180, height: 228 },
+  gap: { columns: 16, rows: 24 },
+});
 const current = computed(() => all.value.find(({ id }) => id === open.value));
 const busy = ref(false);
 
@@ -88,8 +97,18 @@ const { isOverDropZone } = useDropZone(page, { onDrop: (files) => void add(files
         </div>
         <NEmpty v-if="all.length === 0" description="No pictures yet. Drop some here." />
         <NEmpty v-else-if="found.length === 0" description="No picture is like that." />
-        <ul v-else class="pictures">
-          <li v-for="picture in found.slice(0, most)" :key="picture.id">
+        <ul
+          v-else
+          ref="shelf"
+          class="pictures"
+          :style="{ '--columns': columns, paddingTop: `${before}px`, paddingBottom: `${after}px` }"
+        >
+          <li
+            v-for="{ item: picture, place } in cells"
+            :key="picture.id"
+            :aria-setsize="found.length"
+            :aria-posinset="place"
+          >
             <button
               class="picture"
               :aria-pressed="picture.id === open"
@@ -115,7 +134,6 @@ const { isOverDropZone } = useDropZone(page, { onDrop: (files) => void add(files
             </span>
           </li>
         </ul>
-        <NButton v-if="found.length > most" @click="most += AT_ONCE">Show more</NButton>
       </LibraryState>
     </main>
     <PictureDetail
@@ -163,7 +181,8 @@ main {
 
 .pictures {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(180px, 1fr));
+  grid-template-columns: repeat(var(--columns), minmax(0, 1fr));
+  grid-auto-rows: 228px;
   gap: 24px 16px;
   width: 100%;
   padding: 0;
@@ -203,7 +222,8 @@ img {
   max-height: 178px;
 }
 
-.name {
+.name,
+.small {
   overflow: hidden;
   margin-top: 6px;
   text-overflow: ellipsis;

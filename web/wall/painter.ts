@@ -1,7 +1,6 @@
 import { transfer, wrap, type Remote } from "comlink";
 import { toRaw } from "vue";
 import type { Brand } from "../../core/brand";
-import type { PictureFile } from "../../core/files";
 import type { Piece } from "../../core/piece";
 import type { Offered, OfferRequest, Painter, ShowRequest, Painted, Tile } from "./protocol";
 
@@ -42,15 +41,6 @@ export function detachCanvas(key: string): void {
   owners.delete(key);
 }
 
-let known: readonly PictureFile[] = [];
-
-/** Tells the workers of the pictures, if these are others than before. */
-export function knowPictures(pictures: readonly PictureFile[]): void {
-  if (pictures === known) return;
-  known = pictures;
-  for (const painter of painters()) void painter.know(plain([...pictures]));
-}
-
 /** What a painter has of a request that is none of its own. */
 const NOTHING: Promise<never[]> = Promise.resolve([]);
 
@@ -77,7 +67,6 @@ export async function prepare(piece: Piece, brand: Brand, tile: Omit<Tile, "key"
 
 /** What templates make of a message, each weighed by the worker that will show it. */
 export async function offers({ brand, wanted }: OfferRequest): Promise<Offered[]> {
-  knowPictures(known);
   const shares = painters().map((painter, owner) => {
     const own = wanted.filter(({ piece }) => ownerFor(piece.id) === owner);
     return own.length > 0 ? painter.offer(plain({ brand, wanted: own })) : NOTHING;

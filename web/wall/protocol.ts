@@ -1,5 +1,4 @@
 import type { Brand } from "../../core/brand";
-import type { PictureFile } from "../../core/files";
 import type { Offer } from "../../core/offers";
 import type { Piece } from "../../core/piece";
 import type { Placement } from "../../core/placements";
@@ -43,8 +42,6 @@ export interface Offered extends Pick<Offer, "cost" | "ground"> {
 export interface Painter {
   attach(key: string, canvas: OffscreenCanvas): void;
   detach(key: string): void;
-  /** What is known of the stored pictures; sent when it changes, not with each key. */
-  know(pictures: PictureFile[]): void;
   /** Makes and paints; answers when every tile is painted with what is loaded. */
   show(request: ShowRequest): Promise<Painted[]>;
   /** What templates make of a message, and how well; by the template's id. */

@@ -1,7 +1,7 @@
 import type { Brand } from "../../core/brand";
 import { fitLead, makeScenes, type Fitted, type Made } from "../../core/engine";
-import type { FileId, PictureFile } from "../../core/files";
-import { loadType, needsIcons } from "../../core/needs";
+import { PictureFile, type FileId } from "../../core/files";
+import { loadType, needsIcons, piecePictures } from "../../core/needs";
 import { paint, pathCache } from "../../core/paint";
 import { Cache } from "../../core/cache";
 import { offer } from "../../core/offers";
@@ -23,7 +23,9 @@ export class BrowserStudio {
   private readonly typesetter = new Typesetter();
   private readonly fonts = new Map<FileId, Promise<Uint8Array>>();
   private icons: Record<string, IconNode> = {};
+  /** What is known of the pictures that were asked for: some 10 kB each. */
   private readonly pictures = new Map<FileId, PictureFile>();
+  private readonly asked = new Map<FileId, Promise<void>>();
   private readonly canvases = new Map<string, OffscreenCanvas>();
   private readonly scenes = new Map<string, { scene: Scene; tile: Tile }>();
   /** Tiles on which a picture is still a draft or missing. */
@@ -45,12 +47,11 @@ export class BrowserStudio {
     this.unfinished.delete(key);
   }
 
-  know(pictures: PictureFile[]): void {
-    for (const picture of pictures) this.pictures.set(picture.id, picture);
-  }
-
   private async sources(piece: Piece, brand: Brand): Promise<Sources> {
-    await loadType(piece, brand, this.typesetter, (id) => this.font(id));
+    await Promise.all([
+      loadType(piece, brand, this.typesetter, (id) => this.font(id)),
+      ...piecePictures(piece, brand).map((id) => this.learnPicture(id)),
+    ]);
     if (needsIcons(piece)) await this.loadIcons();
     return {
       typesetter: this.typesetter,
@@ -125,6 +126,21 @@ export class BrowserStudio {
       this.fonts.set(id, loading);
     }
     return loading;
+  }
+
+  /** One that is not there, or that cannot be asked for now, is left out, and asked for again with the next change. */
+  private learnPicture(id: FileId): Promise<void> | undefined {
+    if (this.pictures.has(id)) return undefined;
+    let asking = this.asked.get(id);
+    if (!asking) {
+      asking = fetch(`/api/pictures/${id}`)
+        .then((response) => (response.ok ? response.json() : undefined))
+        .then((facts) => facts && this.pictures.set(id, PictureFile.parse(facts)))
+        .catch(() => undefined)
+        .then(() => void this.asked.delete(id));
+      this.asked.set(id, asking);
+    }
+    return asking;
   }
 
   private paint(scene: Scene, tile: Tile): void {

@@ -1,17 +1,15 @@
 import { tryOnScopeDispose } from "@vueuse/core";
 import { shallowRef, watch, type ShallowRef } from "vue";
 import type { Brand } from "../../core/brand";
-import type { PictureFile } from "../../core/files";
 import type { Piece } from "../../core/piece";
 import type { Placement } from "../../core/placements";
 import type { LayoutReport } from "../../core/preflight";
 import type { ShowRequest, Painted, Tile } from "./protocol";
-import { knowPictures, ShowQueue } from "./painter";
+import { ShowQueue } from "./painter";
 
 interface WallOptions {
   piece: () => Piece | undefined;
   brand: () => Brand | undefined;
-  pictures: () => PictureFile[];
   /** Sizes to report on also where they have no tile. */
   reportsOn?: () => readonly Placement[];
   /** Have the lead fitted to its words first; called with the piece as it then is. */
@@ -33,7 +31,6 @@ export interface Wall {
 export function useWall({
   piece,
   brand,
-  pictures,
   reportsOn = () => NONE,
   onFitted,
 }: WallOptions): Wall {
@@ -65,7 +62,6 @@ export function useWall({
     const all = [...tiles.values(), ...unseen()];
     if (all.length === 0) return;
     busy.value = true;
-    knowPictures(pictures());
     queue.show({ piece: now, brand: kit, tiles: all, ...(onFitted ? { fitted: true } : {}) });
   }
 
@@ -87,7 +83,7 @@ export function useWall({
     });
   }
 
-  watch([piece, brand, pictures, reportsOn], () => {
+  watch([piece, brand, reportsOn], () => {
     asked = performance.now();
     repaint();
   });

@@ -7,7 +7,6 @@ const studio = import("./studio").then(({ BrowserStudio }) => new BrowserStudio(
 const painter: Painter = {
   attach: (key, canvas) => void studio.then((ready) => ready.attach(key, canvas)),
   detach: (key) => void studio.then((ready) => ready.detach(key)),
-  know: (pictures) => void studio.then((ready) => ready.know(pictures)),
   show: async (request: ShowRequest) => (await studio).show(request),
   offer: async (request: OfferRequest) => (await studio).offer(request),
   complete: async () => (await studio).complete(),

@@ -33,7 +33,6 @@ const router = useRouter();
 const wall = useWall({
   piece: () => (bench.showBefore && open.before) || open.piece,
   brand: () => open.brand,
-  pictures: () => library.pictures,
   reportsOn: () => open.placements,
 });
 provide(wallKey, wall);

@@ -2,14 +2,13 @@
 import { NButton, NCheckbox, NRadio, NRadioGroup } from "naive-ui";
 import { computed } from "vue";
 import { useBatch } from "./batch";
-import { useLibrary } from "../../common/library";
+import PictureChoice from "../../common/PictureChoice.vue";
 import { usePiece } from "../piece";
 import { counted } from "../../common/counted";
 import FileFields from "../deliver/FileFields.vue";
 
 /** In the ledger: how the table is combined, for which sizes, and how much that makes. */
 const batch = useBatch();
-const library = useLibrary();
 const open = usePiece();
 
 const ready = computed(() => (batch.plan?.files ?? 0) > 0);
@@ -42,17 +41,7 @@ function toggle(list: string[], id: string): string[] {
           batch.pictures.length ? `${batch.pictures.length} chosen` : "the piece's own"
         }}</span>
       </legend>
-      <div class="pictures">
-        <button
-          v-for="picture in library.photographsOf(open.piece?.brand ?? '')"
-          :key="picture.id"
-          :aria-pressed="batch.pictures.includes(picture.id)"
-          :aria-label="picture.name"
-          @click="batch.pictures = toggle(batch.pictures, picture.id)"
-        >
-          <img :src="`/api/pictures/${picture.id}/rendition?width=320`" alt="" />
-        </button>
-      </div>
+      <PictureChoice v-model="batch.pictures" :brand="open.piece?.brand ?? ''" />
     </fieldset>
     <fieldset>
       <legend>Sizes</legend>
@@ -94,31 +83,6 @@ legend {
 
 legend .quiet {
   font-weight: 400;
-}
-
-.pictures {
-  display: grid;
-  grid-template-columns: repeat(3, 1fr);
-  gap: 6px;
-}
-
-.pictures button {
-  padding: 0;
-  border: 0;
-  background: none;
-  cursor: pointer;
-}
-
-.pictures img {
-  display: block;
-  width: 100%;
-  height: 56px;
-  object-fit: cover;
-}
-
-.pictures button[aria-pressed="true"] img {
-  outline: 3px solid var(--zest);
-  outline-offset: -1px;
 }
 
 .make {

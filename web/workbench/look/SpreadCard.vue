@@ -15,7 +15,6 @@ const library = useLibrary();
 const wall = useWall({
   piece: () => ({ ...props.piece, spread: props.spread }),
   brand: () => props.brand,
-  pictures: () => library.pictures,
 });
 const lead = computed(() => library.placementOf(props.piece, props.piece.lead));
 const width = computed(() =>

@@ -1,5 +1,5 @@
 import { computed, type ComputedRef } from "vue";
-import type { PictureFile } from "../../../core/files";
+import type { ListedPicture } from "../../../core/files";
 import type { Point } from "../../../core/geometry";
 import { cropTo, movedIn, subjectOf } from "../../../core/picture";
 import {
@@ -19,7 +19,7 @@ import { useSharedWall } from "../../wall/wall-key";
 export interface ShownPicture {
   node: Node;
   filling: PictureFilling;
-  file: PictureFile;
+  file: ListedPicture;
   report: NodeReport;
 }
 

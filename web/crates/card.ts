@@ -1,0 +1,34 @@
+import type { Piece } from "../../core/piece";
+import type { Placement } from "../../core/placements";
+
+/** CSS pixels: the graphics of a piece on its crate's shelf, and those small beside the lead. */
+export const CARD_HEIGHT = 240;
+export const OTHER_WIDTH = 112;
+const GAP = 8;
+/** Tall, wide and an ad: how it is refitted is seen at a glance. */
+const OTHERS = ["story", "community-link", "ad-medium-rectangle"];
+
+interface Card {
+  lead: Placement | undefined;
+  others: Placement[];
+  /** How wide it is in CSS pixels, known before it is painted. */
+  width: number;
+}
+
+export const widthAt = (height: number, frame: { width: number; height: number }): number =>
+  (height * frame.width) / frame.height;
+
+/** Which sizes of a piece are shown on its crate's shelf. */
+export function cardOf(
+  piece: Piece,
+  placementOf: (piece: Piece, id: string) => Placement | undefined,
+): Card {
+  const lead = placementOf(piece, piece.lead);
+  const others = OTHERS.filter(
+    (id) => id !== piece.lead && piece.sizes.some((size) => size.placement === id),
+  )
+    .slice(0, 2)
+    .flatMap((id) => placementOf(piece, id) ?? []);
+  const own = lead ? widthAt(CARD_HEIGHT, lead) : 0;
+  return { lead, others, width: Math.round(own + (others.length > 0 ? OTHER_WIDTH + GAP : 0)) };
+}
