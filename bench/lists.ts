@@ -3,10 +3,10 @@ import { CrateList, PictureList } from "../core/api";
 import type { Program } from "../tests/support/browser";
 import { quantile, table } from "./figures";
 
-const PIECES = 200;
-const CRATES = 10;
+const PIECES = 2000;
+const CRATES = 40;
 /** What is known of each picture goes to the page whole, some 10 kB: ten times as many are more than a page can hold. */
-const PICTURES = 1000;
+const PICTURES = 10_000;
 const RUNS = 3;
 
 /** How long the crates and the pictures take to open, and to scroll, with many of them: the interface alone. */

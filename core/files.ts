@@ -77,6 +77,14 @@ export const PictureNote = z.object({
 });
 export type PictureNote = z.infer<typeof PictureNote>;
 
+/** What people said of the pictures of a bundle, beside their files. */
+export const PictureNotes = z.object({
+  format: z.literal("zestcrate/pictures"),
+  version: z.literal(1),
+  pictures: z.record(FileId, PictureNote),
+});
+export type PictureNotes = z.infer<typeof PictureNotes>;
+
 /** What is known of a stored picture; width and height in its own pixels. */
 export const PictureFile = z.object({
   id: FileId,

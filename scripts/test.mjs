@@ -30,7 +30,7 @@ const lanes = [
 let passed = 0;
 let failed = 0;
 await Promise.all(lanes.map(runAll));
-await runAll([mocha("end to end", "tests/e2e.mocharc.json")]);
+await runAll([mocha("end to end", "tests/e2e.mocharc.cjs")]);
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);
 

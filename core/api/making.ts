@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { Pairing, Pattern, Table, TableNote } from "../batch";
-import { FileId } from "../files";
+import { FileId, PictureNote } from "../files";
 import { Id } from "../id";
 import { LIMITS, SlotName } from "../piece";
 
@@ -104,6 +104,8 @@ export const ManifestFile = z.object({
   sha256: FileId,
   alt: z.string(),
   findings: z.number().int(),
+  /** To be said where it is shown: whom its pictures are owed to, and on what terms. */
+  credits: z.array(PictureNote).optional(),
   /** The layout report beside it, where one was written. */
   layout: z.string().optional(),
 });

@@ -40,12 +40,14 @@ const HUES: readonly Hue[] = [
   { to: 190, name: "Teal", family: "green" },
   { to: 200, name: "Teal", family: "blue" },
   { to: 235, name: "Cyan", family: "blue" },
-  { to: 283, name: "Blue", family: "blue" },
+  { to: 290, name: "Blue", family: "blue" },
   { to: 320, name: "Violet", family: "violet" },
   { to: 345, name: "Magenta", family: "violet" },
   { to: 361, name: "Rose", family: "pink" },
 ];
 
+/** As light as it is, nobody calls a full yellow pale. Oklch chroma. */
+const VIVID = 0.13;
 /** A dark orange is called brown, and a light red or violet pink. */
 const BROWN = { light: 0.55, from: 38, to: 95 } as const;
 const PINK = { light: 0.65, from: 320, to: 25 } as const;
@@ -76,7 +78,7 @@ export function colourName(hex: Hex): string {
     return light > 0.95 ? "White" : light < 0.25 ? "Black" : light > 0.7 ? "Light grey" : "Grey";
   if (isBrown(colour)) return light < 0.3 ? "Deep brown" : "Brown";
   const { name } = hueAt(colour.angle);
-  return light > 0.85
+  return light > 0.85 && chroma < VIVID
     ? `Pale ${name.toLowerCase()}`
     : light < 0.4
       ? `Deep ${name.toLowerCase()}`

@@ -1,7 +1,7 @@
 import { readFile, stat } from "node:fs/promises";
 import { basename } from "node:path";
 import { Brand, brandFiles, brandFonts } from "../../core/brand";
-import type { FileId } from "../../core/files";
+import { PictureNotes, type FileId, type PictureNote } from "../../core/files";
 import {
   Crate,
   fromOlder,
@@ -24,6 +24,8 @@ export interface Bundle {
   crates: Crate[];
   pieces: Piece[];
   files: Map<FileId, Unpacked>;
+  /** What was said of pictures where they come from. */
+  notes: Map<FileId, PictureNote>;
 }
 
 /** Unpacked, a bundle may hold this much. */
@@ -41,7 +43,7 @@ export async function readBundle(
   lookup: PlacementLookup,
   reader: Pick<Reader, "font">,
 ): Promise<Bundle> {
-  const bundle: Bundle = { brands: [], crates: [], pieces: [], files: new Map() };
+  const bundle: Bundle = { brands: [], crates: [], pieces: [], files: new Map(), notes: new Map() };
   for (const { name, path } of entries) {
     if (name.endsWith(".json")) addDocument(bundle, name, await documentAt(path, name), lookup);
     else bundle.files.set(await fileIdAt(path), { name: basename(name), path });
@@ -74,6 +76,10 @@ function addDocument(
       break;
     case "zestcrate/piece":
       bundle.pieces.push(readPiece(data, path, lookup));
+      break;
+    case "zestcrate/pictures":
+      for (const [id, note] of Object.entries(readDocument(PictureNotes, data, path).pictures))
+        bundle.notes.set(id, note);
       break;
   }
 }

@@ -5,6 +5,7 @@ import { eq } from "drizzle-orm";
 import { unzipSync } from "fflate";
 import sharp from "sharp";
 import { multipart, testServer, until, type TestServer } from "../../tests/support/server";
+import { messagePictures } from "../../core/piece";
 import { fileId } from "../files/hash";
 import { jobs, outputs } from "../store/tables";
 
@@ -210,6 +211,9 @@ describe("batches and deliveries", function () {
   });
 
   it("delivers sizes and variations in one zip with a manifest", async () => {
+    const { body: opened } = await server.ask("GET", piece);
+    const owed = { name: "Boats.jpg", credit: "Photo: Ana Ruiz" };
+    await server.ask("PUT", `/api/pictures/${messagePictures(opened.piece.message)[0]}`, owed);
     const { body: list } = await server.ask("GET", `${piece}/batches`);
     const batch = list.batches.find((one: { made: number }) => one.made === 6);
     const { body } = await server.ask("POST", `${piece}/deliveries`, {
@@ -246,6 +250,7 @@ describe("batches and deliveries", function () {
       const { width, height } = await sharp(bytes).metadata();
       expect({ width, height }).to.deep.equal({ width: file.width, height: file.height });
     }
+    expect(manifest.files[0].credits).to.deep.equal([owed]);
     expect(manifest.files[0].alt).to.contain("Boats at rest").and.to.contain("A fishing boat");
   });
 

@@ -12,7 +12,8 @@ import {
 } from "../../core/api";
 import { applyVariation, Namer, variationName } from "../../core/batch";
 import type { Brand } from "../../core/brand";
-import { knownPlacement, type Piece } from "../../core/piece";
+import type { FileId, PictureNote } from "../../core/files";
+import { knownPlacement, messagePictures, type Piece } from "../../core/piece";
 import { refuseUnpaintable, type Placement, type PlacementLookup } from "../../core/placements";
 import { problem } from "../../core/problem";
 import { withScratch } from "../files/scratch";
@@ -235,12 +236,14 @@ export class Deliveries {
   private async pack(zip: ZipFile, { row, crate, items, making }: Packing): Promise<number> {
     const { request } = row;
     const namer = new Namer(request.pattern);
+    const shown = new Set(items.flatMap(({ piece }) => messagePictures(piece.message)));
+    const notes = await this.library.notesOf([...shown]);
     const files: ManifestFile[] = [];
     for (const [index, item] of items.entries()) {
       const { path, result } = await making[index]!;
       const file = fileOf(namer, crate, item, result, request.format);
       zip.add(file.file, path, false);
-      files.push(file);
+      files.push({ ...file, ...creditsOf(item.piece, notes) });
       if (index % 10 === 9) await this.update(row.id, { made: index + 1 });
     }
     const manifest: Manifest = {
@@ -288,6 +291,16 @@ function fileOf(
   const file = namer.name(parts, format === "jpeg" ? "jpg" : format);
   const which = variation ? { variation } : {};
   return { file, placement, ...which, width, height, bytes, sha256, alt: altText(piece), findings };
+}
+
+function creditsOf(
+  { message }: Piece,
+  notes: ReadonlyMap<FileId, PictureNote>,
+): Pick<ManifestFile, "credits"> {
+  const owed = messagePictures(message)
+    .flatMap((id) => notes.get(id) ?? [])
+    .filter(({ credit, licence }) => credit ?? licence);
+  return owed.length > 0 ? { credits: owed } : {};
 }
 
 function answerOf(row: DeliveryRow, job: JobFacts | undefined): DeliveryAnswer {

@@ -2,7 +2,7 @@ import type { Readable } from "node:stream";
 import { Namer } from "../../core/batch";
 import type { ColourFormat } from "../../core/api";
 import { brandFiles, type Brand } from "../../core/brand";
-import type { FileId } from "../../core/files";
+import type { FileId, PictureNotes } from "../../core/files";
 import { writeCss, writePalette, writeTokens } from "../../core/kit";
 import { carryingSizes, messagePictures, type Crate } from "../../core/piece";
 import { problem } from "../../core/problem";
@@ -37,6 +37,7 @@ export async function exportCrate(
     json("crate.json", document),
     ...brands.map((brand) => json(`brands/${brand.id}.json`, brand)),
     ...crate.pieces.map((piece) => json(`pieces/${piece.id}.json`, carryingSizes(piece, lookup))),
+    json("pictures.json", await notesOf(library, used)),
     ...(await filesOf(library, context, crate.name, used)),
   ];
   return { name: fileName(crate.name, "zip"), stream: zipStream(entries, context.now()) };
@@ -76,6 +77,11 @@ const fileName = (crate: string, ending: string): string => {
   const parts = { crate, piece: "", placement: "", variation: "", width: 0, height: 0 };
   return new Namer("{crate}").name(parts, ending);
 };
+
+async function notesOf(library: Library, used: FileId[]): Promise<PictureNotes> {
+  const pictures = Object.fromEntries(await library.notesOf([...new Set(used)]));
+  return { format: "zestcrate/pictures", version: 1, pictures };
+}
 
 /** Stored files as they lie. Throws `file-missing` before anything is sent. */
 async function filesOf(

@@ -77,16 +77,17 @@ export async function importBundle(
 async function storeFiles(
   library: Library,
   reader: Reader,
-  { brands: kits, files: came }: Bundle,
+  { brands: kits, files: came, notes }: Bundle,
 ): Promise<(typeof files.$inferInsert)[]> {
   const fonts = new Set(kits.flatMap(brandFonts));
   // What comes with one brand is that brand's.
   const owner = kits.length === 1 ? kits[0]!.id : undefined;
   const rows: (typeof files.$inferInsert)[] = [];
   for (const [id, { name, path }] of came) {
-    if (PICTURE.test(name))
-      rows.push(await library.fileRow(path, name, await reader.picture(path, name), owner));
-    else if (fonts.has(id)) rows.push(await library.fileRow(path, name));
+    if (PICTURE.test(name)) {
+      const picture = { ...(await reader.picture(path, name)), ...notes.get(id) };
+      rows.push(await library.fileRow(path, name, picture, owner));
+    } else if (fonts.has(id)) rows.push(await library.fileRow(path, name));
   }
   return rows;
 }

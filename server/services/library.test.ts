@@ -160,6 +160,38 @@ describe("stored pictures", () => {
     await server.close();
   });
 
+  it("keep what is said of them, in an export and a delivery too", async () => {
+    const server = await testServer();
+    const { library } = server.services;
+    const { body: opened } = await server.ask("GET", "/api/pieces/opening-announcement");
+    const id = messagePictures(opened.piece.message)[0]!;
+    const url = `/api/pictures/${id}`;
+    const said = { name: "Boats.jpg", credit: " Photo: Ana Ruiz ", licence: "Until May" };
+    expect((await server.ask("PUT", url, { ...said, name: " " })).status).to.equal(400);
+    expect((await server.ask("PUT", url, said)).status).to.equal(200);
+    const note = { name: "Boats.jpg", credit: "Photo: Ana Ruiz", licence: "Until May" };
+    expect((await server.ask("GET", url)).body).to.include(note);
+    expect((await library.pictures()).find((one) => one.id === id)).to.include(note);
+
+    const { stream } = await exportCrate(server.services, opened.crate.id);
+    const bundle = await bundleOf(await buffer(stream), shippedPlacement);
+    expect(bundle.notes.get(id)).to.deep.equal(note);
+    const other = await testServer();
+    await other.store.write((tx) => tx.delete(files).where(eq(files.id, id)));
+    await importBundle(other.services, bundle);
+    expect((await other.ask("GET", url)).body).to.include(note);
+    await other.close();
+
+    // What is forgotten is gone, and a look at the pixels anew keeps the rest.
+    await server.ask("PUT", url, { name: "Boats.jpg", credit: note.credit, licence: "" });
+    await library.lookAgain();
+    const after = await library.picture(id);
+    expect(after)
+      .to.include({ name: "Boats.jpg", credit: note.credit })
+      .and.not.to.have.property("licence");
+    await server.close();
+  });
+
   it("are laid out in threads with what was found in them, which no document is written with", async () => {
     const server = await testServer();
     const { context, library, pieces, refits } = server.services;

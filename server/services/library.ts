@@ -73,16 +73,26 @@ export class Library {
     return picture;
   }
 
+  /** What people said of pictures, for those that are stored. */
+  async notesOf(ids: readonly FileId[]): Promise<Map<FileId, PictureNote>> {
+    const rows = await this.rowsOf(ids);
+    return new Map(rows.flatMap(({ id, picture }) => (picture ? [[id, noteOf(picture)]] : [])));
+  }
+
   /** What was found in pictures, for those that are stored. */
   async areasOf(ids: readonly FileId[]): Promise<Map<FileId, Area[]>> {
-    if (ids.length === 0) return new Map();
-    const rows = await this.context.store.read
-      .select()
-      .from(files)
-      .where(inArray(files.id, [...ids]));
+    const rows = await this.rowsOf(ids);
     return new Map(
       rows.flatMap(({ id, picture }) => (picture?.areas ? [[id, picture.areas]] : [])),
     );
+  }
+
+  private async rowsOf(ids: readonly FileId[]): Promise<(typeof files.$inferSelect)[]> {
+    if (ids.length === 0) return [];
+    return this.context.store.read
+      .select()
+      .from(files)
+      .where(inArray(files.id, [...ids]));
   }
 
   /** Checks and stores the picture at a path; one that is there already is answered as it is. */

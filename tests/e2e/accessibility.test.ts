@@ -1,14 +1,7 @@
-import { AxeBuilder } from "@axe-core/playwright";
 import { expect } from "chai";
-import type { Page } from "playwright-core";
+import { findings } from "../support/axe";
 import { settled } from "../support/browser";
 import { Stage } from "../support/stage";
-
-/** What axe finds on a page as it is, each with where it is. */
-async function findings(page: Page): Promise<string[]> {
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  return violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target).join(", ")}`);
-}
 
 describe("accessibility", () => {
   const stage = new Stage();

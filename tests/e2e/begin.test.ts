@@ -1,8 +1,8 @@
-import { AxeBuilder } from "@axe-core/playwright";
 import { expect } from "chai";
 import { readFile } from "node:fs/promises";
 import { unzipSync } from "fflate";
 import type { Page } from "playwright-core";
+import { findings } from "../support/axe";
 import { choose, settled } from "../support/browser";
 import { Stage } from "../support/stage";
 
@@ -98,8 +98,7 @@ describe("a piece from nothing", () => {
     await page.getByLabel("Find a template").fill("");
     await page.getByRole("button", { name: "Slope: favourite" }).click();
     expect(await tiles().first().getAttribute("aria-label")).to.equal("Begin with Slope");
-    const { violations } = await new AxeBuilder({ page }).analyze();
-    expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).to.deep.equal([]);
+    expect(await findings(page)).to.deep.equal([]);
   });
 
   it("pins a look, takes it, says what changed, and goes back in one step", async () => {
@@ -145,8 +144,7 @@ describe("a piece from nothing", () => {
     await shelf.getByLabel("Name of the crate Boats at Rest").fill("Boats, resting");
     await page.keyboard.press("Enter");
     await page.getByRole("region", { name: "Boats, resting" }).waitFor();
-    const { violations } = await new AxeBuilder({ page }).analyze();
-    expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).to.deep.equal([]);
+    expect(await findings(page)).to.deep.equal([]);
   });
 
   it("is saved as a template of the house and begun with again", async () => {

@@ -1,8 +1,8 @@
-import { AxeBuilder } from "@axe-core/playwright";
 import { expect } from "chai";
 import { join } from "node:path";
 import { editTo } from "../../core/edit";
 import type { PieceAnswer } from "../../core/api";
+import { findings } from "../support/axe";
 import { demoFolder } from "../support/demo";
 import { choose, settled } from "../support/browser";
 import { Stage } from "../support/stage";
@@ -32,8 +32,7 @@ describe("a brand kit from nothing", () => {
     await page.getByRole("radiogroup", { name: "Headlines" }).getByText("Anton").click();
     await settled(page);
     expect((await page.locator("canvas").screenshot()).equals(before)).to.equal(false);
-    const { violations } = await new AxeBuilder({ page }).analyze();
-    expect(violations.map(({ id }) => id)).to.deep.equal([]);
+    expect(await findings(page)).to.deep.equal([]);
     await page.getByRole("button", { name: "Make the kit" }).click();
     await page.getByRole("heading", { name: "Bright Water" }).waitFor();
     await page.getByText("Headlines: Anton").waitFor();
@@ -66,8 +65,7 @@ describe("a brand kit from nothing", () => {
     await page.getByRole("button", { name: "Change the kit" }).click();
     await page.getByRole("textbox", { name: "Value of Tide" }).fill("rgb(90, 20, 60)");
     await page.getByText("Tide #123A3F → #5A143C").waitFor();
-    const { violations } = await new AxeBuilder({ page }).analyze();
-    expect(violations.map(({ id }) => id)).to.deep.equal([]);
+    expect(await findings(page)).to.deep.equal([]);
     await page.getByRole("button", { name: "Save the kit" }).click();
     await page.getByRole("region", { name: "Versions" }).waitFor();
     await page.goto(`${stage.program.url}/pieces/late-opening/sizes`);

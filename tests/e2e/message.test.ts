@@ -1,9 +1,9 @@
-import { AxeBuilder } from "@axe-core/playwright";
 import { expect } from "chai";
 import { join } from "node:path";
 import type { Page } from "playwright-core";
 import type { PieceAnswer } from "../../core/api";
 import { isPicture } from "../../core/piece";
+import { findings } from "../support/axe";
 import { settled } from "../support/browser";
 import { demoFolder } from "../support/demo";
 import { Stage } from "../support/stage";
@@ -212,8 +212,7 @@ describe("words and pictures of a message", () => {
       contrast: 0.3,
     });
     await settled(page);
-    const { violations } = await new AxeBuilder({ page }).analyze();
-    expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).to.deep.equal([]);
+    expect(await findings(page)).to.deep.equal([]);
     await page.locator("body").press("Control+z");
     await page.waitForFunction(
       async () =>

@@ -1,9 +1,9 @@
 import { join } from "node:path";
 import { readFile } from "node:fs/promises";
-import { AxeBuilder } from "@axe-core/playwright";
 import { expect } from "chai";
 import type { Page } from "playwright-core";
 import sharp from "sharp";
+import { findings } from "../support/axe";
 import { choose, settled } from "../support/browser";
 import { fontFolder } from "../support/demo";
 import { Stage } from "../support/stage";
@@ -39,8 +39,7 @@ describe("type and paint in the interface", () => {
     expect(download.suggestedFilename()).to.equal("quillmere_specimen-colours.png");
     const { width, format } = await sharp(await readFile(await download.path())).metadata();
     expect({ width, format }).to.deep.equal({ width: 1400, format: "png" });
-    const { violations } = await new AxeBuilder({ page }).analyze();
-    expect(violations.map(({ id }) => id)).to.deep.equal([]);
+    expect(await findings(page)).to.deep.equal([]);
   });
 
   it("tries a font of one's own, says what it can do, and refuses what is none", async () => {

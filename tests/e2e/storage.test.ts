@@ -1,8 +1,8 @@
 import { readFile, writeFile } from "node:fs/promises";
 import { join } from "node:path";
-import { AxeBuilder } from "@axe-core/playwright";
 import { expect } from "chai";
 import type { Page } from "playwright-core";
+import { findings } from "../support/axe";
 import { Stage } from "../support/stage";
 
 describe("what is stored", () => {
@@ -40,8 +40,7 @@ describe("what is stored", () => {
     await ready.waitFor({ state: "detached" });
     await put.setInputFiles(backup);
     await ready.waitFor();
-    const { violations } = await new AxeBuilder({ page }).analyze();
-    expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]!.html}`)).to.deep.equal([]);
+    expect(await findings(page)).to.deep.equal([]);
   });
 
   it("is there after the backup took its place", async () => {

@@ -68,7 +68,10 @@ describe("the workbench", () => {
     });
     await page.getByText("notes.jpg is not a picture that can be read").waitFor();
     await page.getByRole("button", { name: "close" }).click();
+    // The picture is stored first: until then all is as it was, and saved.
+    const edited = page.waitForResponse((response) => response.url().endsWith("/edits"));
     await chooser.setInputFiles(join(demoFolder, "quillmere/pictures/dust-bowl-home.jpg"));
+    await edited;
     await saved();
     await settled(page);
     const after = await tiles();

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { X } from "@lucide/vue";
 import { NButton } from "naive-ui";
-import { ref } from "vue";
+import { reactive, ref } from "vue";
 import type { StoredPicture } from "../../core/api";
 import { editTo } from "../../core/edit";
 import type { Piece } from "../../core/piece";
@@ -9,10 +9,11 @@ import { api } from "../api/client";
 import { counted } from "../common/counted";
 import { useLibrary } from "../common/library";
 import PictureShelf from "../common/PictureShelf.vue";
+import TextField from "../ui/TextField.vue";
 import { useToasts } from "../common/toasts";
 import { withPictureReplaced } from "./picture-filter";
 
-/** One picture: what it is, which pieces show it, another in its place everywhere, and the bin where nothing does. */
+/** One picture: what it is and whom it is owed to, which pieces show it, another in its place everywhere, and the bin where nothing does. */
 const props = defineProps<{ picture: StoredPicture; brand: string; users: Piece[] }>();
 const emit = defineEmits<{ close: [] }>();
 
@@ -20,6 +21,25 @@ const library = useLibrary();
 const toasts = useToasts();
 const shelfShown = ref(false);
 const busy = ref(false);
+
+const FIELDS = [
+  { key: "name", label: "Name", most: 200, example: "" },
+  { key: "credit", label: "Credit", most: 300, example: "Photo: …" },
+  { key: "licence", label: "Licence", most: 300, example: "Where and how long it may be shown" },
+] as const;
+const { name, credit = "", licence = "" } = props.picture;
+const said = reactive({ name, credit, licence });
+
+/** Each field is kept when it is left; one that was emptied is forgotten. */
+async function keep(): Promise<void> {
+  if (!said.name.trim()) return;
+  try {
+    await api.notePicture(props.picture.id, said);
+    await library.load();
+  } catch (error) {
+    toasts.fail(error);
+  }
+}
 
 /** One edit for each piece, so that each can be undone where it is. */
 async function replaceBy(id: string): Promise<void> {
@@ -60,6 +80,18 @@ async function remove(): Promise<void> {
     </header>
     <img :src="`/api/pictures/${picture.id}/rendition?width=640`" alt="" />
     <p class="quiet small number">{{ picture.width }} × {{ picture.height }} px</p>
+    <form class="said" @submit.prevent="keep">
+      <label v-for="field in FIELDS" :key="field.key">
+        <span class="quiet small">{{ field.label }}</span>
+        <TextField
+          v-model="said[field.key]"
+          :maxlength="field.most"
+          :placeholder="field.example"
+          :status="field.key === 'name' && !said.name.trim() ? 'error' : undefined"
+          @change="keep"
+        />
+      </label>
+    </form>
     <section aria-label="Shown in">
       <h3>Shown in</h3>
       <p v-if="users.length === 0" class="quiet">No piece shows it.</p>
@@ -108,6 +140,12 @@ h2 {
 img {
   max-width: 100%;
   max-height: 260px;
+}
+
+.said {
+  display: grid;
+  gap: 8px;
+  width: 100%;
 }
 
 ul {

@@ -11,16 +11,16 @@ import { useVirtualGrid } from "../common/use-virtual-grid";
 import FileButton from "../ui/FileButton.vue";
 import SelectField from "../ui/SelectField.vue";
 import TextField from "../ui/TextField.vue";
-import { isWanted, SHAPES, USES, usersOf, type PictureFilter } from "./picture-filter";
+import { COLOURS, isWanted, SHAPES, USES, usersOf, type PictureFilter } from "./picture-filter";
 import PictureDetail from "./PictureDetail.vue";
 import { byName } from "../ui/options";
 import LibraryState from "../common/LibraryState.vue";
 
-/** The shelf of one brand: all its pictures, found by name, shape and use. No brand sees another's. */
+/** The shelf of one brand: all its pictures, found by name, colour, shape and use. No brand sees another's. */
 const library = useLibrary();
 const toasts = useToasts();
 const brandId = useLocalStorage("pictures-of", "");
-const filter = reactive<PictureFilter>({ find: "", shape: "", use: "" });
+const filter = reactive<PictureFilter>({ find: "", colour: "", shape: "", use: "" });
 const open = ref<string>();
 
 const brand = computed(() => library.brandById.get(brandId.value) ?? library.brands[0]);
@@ -88,9 +88,10 @@ const { isOverDropZone } = useDropZone(page, { onDrop: (files) => void add(files
           <TextField
             v-model="filter.find"
             label="Find a picture"
-            placeholder="Find by name"
+            placeholder="Find by name or credit"
             clearable
           />
+          <SelectField v-model="filter.colour" label="Colour" :options="COLOURS" />
           <SelectField v-model="filter.shape" label="Shape" :options="SHAPES" />
           <SelectField v-model="filter.use" label="Use" :options="USES" />
           <span class="quiet number">{{ counted(found.length, "picture") }}</span>
@@ -174,7 +175,7 @@ main {
 
 .filters {
   display: grid;
-  grid-template-columns: minmax(0, 260px) 150px 150px auto;
+  grid-template-columns: minmax(0, 260px) 140px 140px 140px auto;
   gap: 12px;
   align-items: center;
 }

@@ -12,12 +12,16 @@ describe("pictures", () => {
   const [slot, filling] = Object.entries(boats.message).find(([, one]) => isPicture(one))!;
   const id = isPicture(filling) ? filling.picture : "";
 
-  it("are found by name, shape and use, all of them together", () => {
+  it("are found by name, credit, colour, shape and use, all of them together", () => {
     const wide = picture("Boats.jpg", 1200, 800);
-    const any = { find: "", shape: "", use: "" } as const;
+    const any = { find: "", colour: "", shape: "", use: "" } as const;
     expect(isWanted(wide, true, { ...any, find: "boat", shape: "wide" })).to.equal(true);
     expect(isWanted(wide, true, { ...any, shape: "upright" })).to.equal(false);
     expect(isWanted(wide, true, { ...any, use: "unused" })).to.equal(false);
+    const blue: StoredPicture = { ...wide, colours: ["blue", "grey"], credit: "Photo: Ana Ruiz" };
+    expect(isWanted(blue, true, { ...any, colour: "blue", find: "ruiz" })).to.equal(true);
+    expect(isWanted(blue, true, { ...any, colour: "red" })).to.equal(false);
+    expect(isWanted(wide, true, { ...any, colour: "blue" })).to.equal(false);
     expect([shapeOf(picture("", 100, 104)), shapeOf(picture("", 100, 200))]).to.deep.equal([
       "square",
       "upright",

@@ -1,4 +1,5 @@
 import type { StoredPicture } from "../../core/api";
+import { ColourFamily } from "../../core/colour";
 import { isPicture, type Piece } from "../../core/piece";
 
 export const SHAPES = [
@@ -13,8 +14,17 @@ export const USES = [
   { value: "unused", label: "Not used" },
 ] as const;
 
+export const COLOURS = [
+  { value: "", label: "Any colour" },
+  ...ColourFamily.options.map((family) => ({
+    value: family,
+    label: family.charAt(0).toUpperCase() + family.slice(1),
+  })),
+] as const;
+
 export interface PictureFilter {
   find: string;
+  colour: ColourFamily | "";
   shape: (typeof SHAPES)[number]["value"];
   use: (typeof USES)[number]["value"];
 }
@@ -31,10 +41,12 @@ export function shapeOf({ width, height }: Pick<StoredPicture, "width" | "height
 export function isWanted(
   picture: StoredPicture,
   used: boolean,
-  { find, shape, use }: PictureFilter,
+  { find, colour, shape, use }: PictureFilter,
 ): boolean {
+  const words = `${picture.name}\n${picture.credit ?? ""}`.toLowerCase();
   return (
-    picture.name.toLowerCase().includes(find.trim().toLowerCase()) &&
+    words.includes(find.trim().toLowerCase()) &&
+    (colour === "" || (picture.colours?.includes(colour) ?? false)) &&
     (shape === "" || shapeOf(picture) === shape) &&
     (use === "" || used === (use === "used"))
   );

@@ -1,3 +1,4 @@
+import { LRUCache } from "lru-cache";
 import type { FileId, PictureFile } from "../../core/files";
 import type { Bitmap } from "../../core/paint";
 import {
@@ -14,6 +15,8 @@ import type { PictureItem } from "../../core/scene";
 /** After this long without a change, in milliseconds, pictures are developed at their exact size. */
 const STILL = 60;
 const MOST_DEVELOPED = 96;
+/** Of copies from the server; some dozen photographs at the size of a screen. */
+const MOST_BYTES = 192 * 1024 * 1024;
 
 /** A picture to paint; a draft stands in until it is exact. */
 type Developed = Bitmap<OffscreenCanvas> & { exact: boolean };
@@ -29,7 +32,10 @@ interface Wanted {
  * changes, a draft of the whole picture stands in; once it is still, the exact pixels take its place.
  */
 export class Bitmaps {
-  private readonly copies = new Map<string, Raster>();
+  private readonly copies = new LRUCache<string, Raster>({
+    maxSize: MOST_BYTES,
+    sizeCalculation: ({ data }) => data.byteLength,
+  });
   private readonly coming = new Map<string, Promise<void>>();
   private readonly developed = new Map<string, OffscreenCanvas>();
   private readonly wanted = new Map<string, Wanted>();

@@ -1,3 +1,4 @@
+import { LRUCache } from "lru-cache";
 import type { Brand } from "../../core/brand";
 import { fitLead, makeScenes, type Fitted, type Made } from "../../core/engine";
 import { PictureFile, type FileId } from "../../core/files";
@@ -15,6 +16,8 @@ import { Typesetter } from "../../core/type";
 import { Bitmaps } from "./bitmaps";
 import type { Offered, OfferRequest, ShowRequest, Painted, Tile } from "./protocol";
 
+/** What is known of a picture takes some 10 kB. */
+const MOST_PICTURES = 2000;
 /** About three rounds of looking through the templates. */
 const MOST_FITTED = 150;
 
@@ -23,8 +26,7 @@ export class BrowserStudio {
   private readonly typesetter = new Typesetter();
   private readonly fonts = new Map<FileId, Promise<Uint8Array>>();
   private icons: Record<string, IconNode> = {};
-  /** What is known of the pictures that were asked for: some 10 kB each. */
-  private readonly pictures = new Map<FileId, PictureFile>();
+  private readonly pictures = new LRUCache<FileId, PictureFile>({ max: MOST_PICTURES });
   private readonly asked = new Map<FileId, Promise<void>>();
   private readonly canvases = new Map<string, OffscreenCanvas>();
   private readonly scenes = new Map<string, { scene: Scene; tile: Tile }>();

@@ -28,12 +28,7 @@ export interface Wall {
 }
 
 /** Keeps a set of tiles painted with one piece, whatever of it changes. Ends with its scope. */
-export function useWall({
-  piece,
-  brand,
-  reportsOn = () => NONE,
-  onFitted,
-}: WallOptions): Wall {
+export function useWall({ piece, brand, reportsOn = () => NONE, onFitted }: WallOptions): Wall {
   const tiles = new Map<string, Tile>();
   const reports = shallowRef<ReadonlyMap<string, LayoutReport>>(new Map());
   const busy = shallowRef(true);

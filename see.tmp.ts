@@ -1,0 +1,14 @@
+import { launch, Program, settled } from "./tests/support/browser";
+import { benchLists } from "./bench/lists";
+const program = await Program.create();
+const browser = await launch();
+await benchLists(program, browser);
+const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+await page.goto(`${program.url}/pictures`);
+await page.getByRole("button", { name: "harbour-boats.jpg" }).click();
+await page.waitForTimeout(1500);
+await page.screenshot({ path: "/tmp/h/p1.png" });
+await page.goto(`${program.url}/`);
+await page.waitForTimeout(3000);
+await page.screenshot({ path: "/tmp/h/p2.png" });
+await browser.close(); await program.close();
