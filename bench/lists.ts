@@ -5,7 +5,6 @@ import { quantile, table } from "./figures";
 
 const PIECES = 2000;
 const CRATES = 40;
-/** What is known of each picture goes to the page whole, some 10 kB: ten times as many are more than a page can hold. */
 const PICTURES = 10_000;
 const RUNS = 3;
 
@@ -78,7 +77,7 @@ async function scrolled(page: Page): Promise<number> {
 }
 
 /** The server's answers with copies of what is there. */
-async function withManyPieces(page: Page): Promise<void> {
+export async function withManyPieces(page: Page): Promise<void> {
   await page.route("**/api/crates", async (route) => {
     const { crates } = CrateList.parse(await (await route.fetch()).json());
     const pieces = crates.flatMap((crate) => crate.pieces);
@@ -87,13 +86,16 @@ async function withManyPieces(page: Page): Promise<void> {
       ...crates[at % crates.length]!,
       id: `crate-${at}`,
       name: `Campaign ${at}`,
-      pieces: Array.from({ length: each }, (_, i) => ({
-        ...pieces[i % pieces.length]!,
-        id: `piece-${at}-${i}`,
-        title: `Piece ${i}`,
-      })),
+      pieces: Array.from({ length: each }, (_, i) => {
+        const piece = pieces[i % pieces.length]!;
+        return { ...piece, id: `copy-${at}-${i}-${piece.id}`, title: `Piece ${i}` };
+      }),
     }));
     await route.fulfill({ json: { crates: many } });
+  });
+  await page.route("**/api/pieces/copy-*", async (route) => {
+    const [, original] = /copy-\d+-\d+-(.*)$/.exec(route.request().url())!;
+    await route.continue({ url: new URL(`/api/pieces/${original}`, route.request().url()).href });
   });
 }
 

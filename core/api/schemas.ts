@@ -5,7 +5,7 @@ import { Hex, Spread } from "../colour";
 import { FileId, ListedPicture, PictureFile } from "../files";
 import { Id } from "../id";
 import { Edit } from "../edit";
-import { Crate, LayoutId, LIMITS, Piece, SlotName } from "../piece";
+import { Crate, LayoutId, LIMITS, Origin, Piece, Size, SlotName } from "../piece";
 import { Catalogue, Placement } from "../placements";
 import { problemCodes } from "../problem";
 import { Template } from "../templates";
@@ -36,7 +36,27 @@ export const PlacementUses = z.object({ pieces: z.array(PlacementUse) });
 /** `archived` are the pieces that were put aside. */
 export const CrateAnswer = Crate.extend({ pieces: z.array(Piece), archived: z.array(Piece) });
 export type CrateAnswer = z.infer<typeof CrateAnswer>;
-export const CrateList = z.object({ crates: z.array(CrateAnswer) });
+
+/** A piece as lists have it: what it is called, where it goes, what it shows, and when it was last changed (ISO 8601). */
+export const ListedPiece = z.object({
+  id: Id,
+  kind: Piece.shape.kind,
+  title: Piece.shape.title,
+  brand: Id,
+  lead: Id,
+  origin: Origin.optional(),
+  sizes: z.array(Size.pick({ placement: true, own: true })),
+  pictures: z.array(FileId),
+  revision: z.number().int(),
+  changed: z.string(),
+});
+export type ListedPiece = z.infer<typeof ListedPiece>;
+export const ListedCrate = Crate.extend({
+  pieces: z.array(ListedPiece),
+  archived: z.array(ListedPiece),
+});
+export type ListedCrate = z.infer<typeof ListedCrate>;
+export const CrateList = z.object({ crates: z.array(ListedCrate) });
 
 /** The header that says who asks: each takes back what they did themselves. */
 export const AUTHOR_HEADER = "zest-author";

@@ -10,7 +10,7 @@ export type BrandRole = z.infer<typeof BrandRole>;
 
 export const BrandColour = z.object({
   id: z.string().min(1),
-  name: z.string().min(1),
+  name: z.string().trim().min(1, "it needs a name"),
   hex: Hex,
   role: BrandRole,
 });
@@ -66,7 +66,7 @@ export const Brand = z.object({
   format: z.literal("zestcrate/brand"),
   version: z.literal(1),
   id: Id,
-  name: z.string().min(1),
+  name: z.string().trim().min(1, "it needs a name"),
   colours: z.array(BrandColour).min(1),
   typefaces: z.object({ headline: Typeface, text: Typeface, accent: Typeface.optional() }),
   logos: z.array(Logo).default([]),

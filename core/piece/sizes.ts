@@ -6,11 +6,11 @@ import {
   type PlacementLookup,
 } from "../placements";
 import type { Box } from "../geometry";
-import type { Piece } from "./piece";
+import type { Piece, Size } from "./piece";
 
 /** Where a piece goes by that name: what its size brings along, else what the catalogue says. */
 export function placementOf(
-  piece: Pick<Piece, "sizes">,
+  piece: { sizes: readonly Pick<Size, "placement" | "own">[] },
   id: string,
   lookup: PlacementLookup,
 ): Placement | undefined {

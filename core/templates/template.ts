@@ -52,7 +52,7 @@ export const Template = z.object({
   format: z.literal("zestcrate/template"),
   version: z.literal(1),
   id: Id,
-  name: z.string().trim().min(1).max(80),
+  name: z.string().trim().min(1, "a template needs a name").max(80),
   purposes: z.array(Purpose).min(1),
   looks: z.array(LookName).min(1),
   /** Seasons and occasions, in plain words. */

@@ -1,12 +1,18 @@
-import { and, asc, eq, inArray, isNull } from "drizzle-orm";
-import type { CrateAnswer, RebrandAnswer, PieceAnswer } from "../../core/api";
+import { and, asc, eq, inArray, isNull, max } from "drizzle-orm";
+import type {
+  CrateAnswer,
+  ListedCrate,
+  ListedPiece,
+  RebrandAnswer,
+  PieceAnswer,
+} from "../../core/api";
 import type { Brand } from "../../core/brand";
 import { editTo, type Edit, type EditName } from "../../core/edit";
 import { rebrand } from "../../core/kit";
-import { copyPiece, freeTitle, type Piece } from "../../core/piece";
+import { copyPiece, freeTitle, messagePictures, type Piece } from "../../core/piece";
 import { problem } from "../../core/problem";
 import type { Transaction } from "../store/database";
-import { brands, crates, pieces } from "../store/tables";
+import { brands, crates, edits, pieces } from "../store/tables";
 import { PieceEvents } from "./events";
 import {
   Edits,
@@ -33,13 +39,26 @@ export class Pieces {
     this.edits = new Edits(placements, () => context.now().getTime());
   }
 
-  async crates(): Promise<CrateAnswer[]> {
-    const rows = await this.context.store.read
-      .select()
-      .from(crates)
-      .where(isNull(crates.deleted))
-      .orderBy(asc(crates.created));
-    return Promise.all(rows.map((row) => this.withPieces(row)));
+  /** All crates, the oldest first, with their pieces as lists have them. */
+  async crates(): Promise<ListedCrate[]> {
+    const { read } = this.context.store;
+    const [rows, found, worked] = await Promise.all([
+      read.select().from(crates).where(isNull(crates.deleted)).orderBy(asc(crates.created)),
+      read.select().from(pieces).where(isNull(pieces.deleted)).orderBy(asc(pieces.position)),
+      read
+        .select({ piece: edits.piece, at: max(edits.at) })
+        .from(edits)
+        .groupBy(edits.piece),
+    ]);
+    const changed = new Map(worked.map(({ piece, at }) => [piece, at]));
+    return rows.map((row) => {
+      const own = found.filter(({ crate }) => crate === row.id);
+      const listed = (archived: boolean) =>
+        own
+          .filter((piece) => piece.archived === archived)
+          .map((piece) => listedPiece(piece, changed.get(piece.id)));
+      return { ...crateOf(row), pieces: listed(false), archived: listed(true) };
+    });
   }
 
   async crate(id: string): Promise<CrateAnswer> {
@@ -53,18 +72,9 @@ export class Pieces {
       .from(pieces)
       .where(and(eq(pieces.crate, row.id), isNull(pieces.deleted)))
       .orderBy(asc(pieces.position));
-    const { id, name, brand } = row;
     const documents = (archived: boolean) =>
       found.filter((piece) => piece.archived === archived).map((piece) => piece.document);
-    return {
-      format: "zestcrate/crate",
-      version: 1,
-      id,
-      name,
-      brand,
-      pieces: documents(false),
-      archived: documents(true),
-    };
+    return { ...crateOf(row), pieces: documents(false), archived: documents(true) };
   }
 
   async addCrate(name: string, brand: string): Promise<CrateAnswer> {
@@ -265,5 +275,23 @@ async function answer(reader: Reader, id: string, author = NOBODY): Promise<Piec
     crate: { id: row.crate, name: crate?.name ?? "" },
     revision: row.revision,
     ...(await stepsOf(reader, id, author)),
+  };
+}
+
+const crateOf = ({ id, name, brand }: typeof crates.$inferSelect) =>
+  ({ format: "zestcrate/crate", version: 1, id, name, brand }) as const;
+
+/** `at` is when it was last edited, in milliseconds; it began when it was made. */
+function listedPiece(
+  { document, revision, created }: PieceRow,
+  at: number | null | undefined,
+): ListedPiece {
+  const { sizes, message, ...piece } = document;
+  return {
+    ...piece,
+    sizes,
+    pictures: messagePictures(message),
+    revision,
+    changed: at ? new Date(at).toISOString() : created,
   };
 }

@@ -39,6 +39,8 @@ describe("the crates", () => {
   it("does something with several pieces at once, chosen with Shift as well", async () => {
     const page = await stage.open("/");
     const shelf = page.getByRole("region", { name: "Boats at Rest", exact: true });
+    // Crates that are far below are made when one comes near.
+    await page.locator("#boats-at-rest").scrollIntoViewIfNeeded();
     await shelf.getByRole("checkbox", { name: "Select Opening announcement" }).click();
     await shelf
       .getByRole("checkbox", { name: "Select Family workshop" })

@@ -19,7 +19,7 @@ const props = defineProps<{
   widest: number;
   label: string;
 }>();
-const emit = defineEmits<{ pick: [piece: Piece] }>();
+const emit = defineEmits<{ pick: [piece: Piece]; point: [piece: Piece]; leave: [] }>();
 
 const library = useLibrary();
 const box = useTemplateRef("box");
@@ -49,6 +49,10 @@ const wall = useWall({
     :style="{ width: `${width}px`, height: `${height}px` }"
     :aria-label="label"
     @click="emit('pick', fitted ?? piece)"
+    @pointerenter="emit('point', fitted ?? piece)"
+    @pointerleave="emit('leave')"
+    @focus="emit('point', fitted ?? piece)"
+    @blur="emit('leave')"
   >
     <GraphicTile
       v-if="seen && lead"

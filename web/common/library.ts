@@ -1,15 +1,15 @@
 import { defineStore } from "pinia";
 import { computed, ref, shallowRef } from "vue";
-import type { CrateAnswer, PlacementList, StoredPicture } from "../../core/api";
+import type { ListedCrate, PlacementList, StoredPicture } from "../../core/api";
 import type { Brand } from "../../core/brand";
 import type { PictureFile } from "../../core/files";
-import { placementOf as placementIn, type Piece } from "../../core/piece";
+import { placementOf as placementIn } from "../../core/piece";
 import type { Placement } from "../../core/placements";
 import { api } from "../api/client";
 
 /** What every view needs: crates, brands, placements and pictures. */
 export const useLibrary = defineStore("library", () => {
-  const crates = shallowRef<CrateAnswer[]>([]);
+  const crates = shallowRef<ListedCrate[]>([]);
   const brands = shallowRef<Brand[]>([]);
   const lockedBrands = shallowRef<ReadonlySet<string>>(new Set());
   const catalogue = shallowRef<PlacementList>();
@@ -20,8 +20,10 @@ export const useLibrary = defineStore("library", () => {
   const placements = computed<Placement[]>(() => catalogue.value?.placements ?? []);
   const placementById = computed(() => new Map(placements.value.map((p) => [p.id, p])));
   /** Where a piece goes by that name: a size of its own, or one of the catalogue. */
-  const placementOf = (piece: Pick<Piece, "sizes">, id: string): Placement | undefined =>
-    placementIn(piece, id, (wanted) => placementById.value.get(wanted));
+  const placementOf = (
+    piece: Parameters<typeof placementIn>[0],
+    id: string,
+  ): Placement | undefined => placementIn(piece, id, (wanted) => placementById.value.get(wanted));
   const brandById = computed(() => new Map(brands.value.map((brand) => [brand.id, brand])));
 
   /** Stored pictures to choose from; logos are the brands' own and are not among them. */

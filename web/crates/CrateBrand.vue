@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { NButton } from "naive-ui";
 import { computed, ref, shallowRef, watch } from "vue";
-import type { CrateAnswer, RebrandAnswer } from "../../core/api";
+import type { ListedCrate, RebrandAnswer } from "../../core/api";
 import { api } from "../api/client";
 import { useLibrary } from "../common/library";
 import { counted } from "../common/counted";
@@ -11,7 +11,7 @@ import { byName } from "../ui/options";
 
 /** Gives all pieces of a crate another brand at once, and lists what to look at. */
 const shown = defineModel<boolean>("shown", { required: true });
-const props = defineProps<{ crate: CrateAnswer }>();
+const props = defineProps<{ crate: ListedCrate }>();
 
 const library = useLibrary();
 const others = computed(() => library.brands.filter(({ id }) => id !== props.crate.brand));

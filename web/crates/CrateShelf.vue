@@ -2,7 +2,7 @@
 import { Download, Palette, Plus } from "@lucide/vue";
 import { NButton } from "naive-ui";
 import { computed, ref } from "vue";
-import type { CrateAnswer, PieceFiling } from "../../core/api";
+import type { ListedCrate, PieceFiling } from "../../core/api";
 import { api } from "../api/client";
 import { useLibrary } from "../common/library";
 import { useToasts } from "../common/toasts";
@@ -10,13 +10,13 @@ import { counted } from "../common/counted";
 import DeleteButton from "../common/DeleteButton.vue";
 import CrateBrand from "./CrateBrand.vue";
 import { useNear } from "../common/use-near";
-import { cardOf } from "./card";
+import { cardOf, ROOM_HEIGHT } from "./card";
 import PieceCard from "./PieceCard.vue";
 import { useSelection } from "./selection";
 import LinkButton from "../ui/LinkButton.vue";
 
 const props = defineProps<{
-  crate: CrateAnswer;
+  crate: ListedCrate;
   /** All pieces as they stand on the page. */
   order: readonly string[];
 }>();
@@ -62,7 +62,7 @@ const brand = computed(() => library.brandById.get(props.crate.brand));
 </script>
 
 <template>
-  <section :id="crate.id" class="crate" :aria-label="crate.name">
+  <section class="crate" :aria-label="crate.name">
     <header>
       <h2>
         <input
@@ -115,7 +115,10 @@ const brand = computed(() => library.brandById.get(props.crate.brand));
         :key="piece.id"
         v-near="piece.id"
         class="room"
-        :style="{ minWidth: `${cardOf(piece, library.placementOf).width}px` }"
+        :style="{
+          minWidth: `${cardOf(piece, library.placementOf).width}px`,
+          minHeight: `${ROOM_HEIGHT}px`,
+        }"
       >
         <PieceCard
           v-if="near.has(piece.id)"
@@ -214,9 +217,7 @@ h2 {
   flex: 1;
 }
 
-/* The graphics, and a title on two lines below them. */
 .room {
-  min-height: 316px;
   max-width: 100%;
 }
 

@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { NButton, NEmpty } from "naive-ui";
 import { Plus, Upload } from "@lucide/vue";
-import { useLocalStorage } from "@vueuse/core";
-import { computed, onMounted, ref } from "vue";
+import { useElementSize, useLocalStorage } from "@vueuse/core";
+import { computed, onMounted, ref, shallowRef, useTemplateRef, watch } from "vue";
 import { useRouter } from "vue-router";
-import type { ImportAnswer } from "../../core/api";
+import type { ImportAnswer, ListedCrate } from "../../core/api";
 import { api } from "../api/client";
 import { counted } from "../common/counted";
+import { useNear } from "../common/use-near";
+import { cardOf, heightOfShelf } from "./card";
 import CrateShelf from "./CrateShelf.vue";
 import SelectionBar from "./SelectionBar.vue";
 import NewCrate from "./NewCrate.vue";
@@ -38,9 +40,12 @@ useTemplatesAhead();
 
 const brands = computed(() => [{ value: "", label: "Every brand" }, ...byName(library.brands)]);
 const ORDERS = [
-  { value: "work", label: "Oldest first" },
+  { value: "work", label: "Last worked on" },
   { value: "name", label: "By name" },
 ] as const;
+/** When something in a crate was last changed; a new one stands in front. */
+const lastWork = ({ pieces }: ListedCrate): string =>
+  pieces.reduce((last, { changed }) => (changed > last ? changed : last), pieces.length ? "" : "~");
 
 /** A brand that is gone since it was chosen shows them all. */
 const mine = computed(() =>
@@ -49,9 +54,9 @@ const mine = computed(() =>
     : library.crates,
 );
 const ordered = computed(() =>
-  order.value === "name"
-    ? [...mine.value].sort((a, b) => a.name.localeCompare(b.name))
-    : mine.value,
+  [...mine.value].sort((a, b) =>
+    order.value === "name" ? a.name.localeCompare(b.name) : lastWork(b).localeCompare(lastWork(a)),
+  ),
 );
 const shown = computed(() => {
   const wanted = find.value.trim().toLowerCase();
@@ -67,6 +72,17 @@ const shown = computed(() => {
 });
 
 const standing = computed(() => shown.value.flatMap(({ pieces }) => pieces.map(({ id }) => id)));
+
+/** A crate that was near once stays, so that nothing moves when one scrolls back. */
+const { near, vNear } = useNear("800px");
+const met = shallowRef<ReadonlySet<string>>(new Set());
+watch(near, (now) => (met.value = new Set([...met.value, ...now])));
+const { width } = useElementSize(useTemplateRef("page"));
+const shelfHeight = ({ pieces }: ListedCrate, within: number): number =>
+  heightOfShelf(
+    pieces.map((piece) => cardOf(piece, library.placementOf).width),
+    within,
+  );
 
 async function importFile(file: File | undefined): Promise<void> {
   if (!file) return;
@@ -131,7 +147,7 @@ async function startPiece(crate: string, from: string): Promise<void> {
       <Plus :size="16" aria-hidden="true" /> New crate
     </NButton>
   </PageBar>
-  <main>
+  <main ref="page">
     <LibraryState what="the crates">
       <NEmpty v-if="library.crates.length === 0" description="No crates yet." class="first">
         <template #extra>
@@ -150,13 +166,20 @@ async function startPiece(crate: string, from: string): Promise<void> {
         <NButton quaternary @click="((find = ''), (brand = ''))">Show all</NButton>
       </p>
       <template v-else>
-        <CrateShelf
+        <div
           v-for="crate in shown"
+          :id="crate.id"
           :key="crate.id"
-          :crate="crate"
-          :order="standing"
-          @start="startPiece"
-        />
+          v-near="crate.id"
+          :style="{ minHeight: `${met.has(crate.id) ? 0 : shelfHeight(crate, width)}px` }"
+        >
+          <CrateShelf
+            v-if="met.has(crate.id)"
+            :crate="crate"
+            :order="standing"
+            @start="startPiece"
+          />
+        </div>
       </template>
     </LibraryState>
     <SelectionBar />

@@ -2,9 +2,9 @@
 import { NButton, NCheckbox, NDropdown } from "naive-ui";
 import { Archive, CopyPlus, FolderInput } from "@lucide/vue";
 import { computed } from "vue";
-import type { PieceFiling } from "../../core/api";
-import type { Piece } from "../../core/piece";
+import type { ListedPiece, PieceFiling } from "../../core/api";
 import { useLibrary } from "../common/library";
+import { usePieceOf } from "../common/pieces";
 import { useWall } from "../wall/use-wall";
 import DeleteButton from "../common/DeleteButton.vue";
 import GraphicTile from "../common/GraphicTile.vue";
@@ -12,7 +12,7 @@ import { CARD_HEIGHT, cardOf, OTHER_WIDTH, widthAt } from "./card";
 
 /** A piece on its crate's shelf: the lead size, and three others small beside it. */
 const props = defineProps<{
-  piece: Piece;
+  piece: ListedPiece;
   /** The crates that it can be moved to. */
   elsewhere: readonly { id: string; name: string }[];
   selected: boolean;
@@ -25,8 +25,9 @@ const emit = defineEmits<{
 }>();
 
 const library = useLibrary();
+const whole = usePieceOf(() => props.piece);
 const wall = useWall({
-  piece: () => props.piece,
+  piece: () => whole.value,
   brand: () => library.brandById.get(props.piece.brand),
 });
 

@@ -1,10 +1,15 @@
-import type { Piece } from "../../core/piece";
+import type { ListedPiece } from "../../core/api";
 import type { Placement } from "../../core/placements";
 
 /** CSS pixels: the graphics of a piece on its crate's shelf, and those small beside the lead. */
 export const CARD_HEIGHT = 240;
 export const OTHER_WIDTH = 112;
 const GAP = 8;
+/** With a title on two lines below them. */
+export const ROOM_HEIGHT = CARD_HEIGHT + 76;
+/** Between cards, and what stands above and below those of a crate. */
+const BETWEEN = 32;
+const AROUND = 100;
 /** Tall, wide and an ad: how it is refitted is seen at a glance. */
 const OTHERS = ["story", "community-link", "ad-medium-rectangle"];
 
@@ -20,8 +25,8 @@ export const widthAt = (height: number, frame: { width: number; height: number }
 
 /** Which sizes of a piece are shown on its crate's shelf. */
 export function cardOf(
-  piece: Piece,
-  placementOf: (piece: Piece, id: string) => Placement | undefined,
+  piece: Pick<ListedPiece, "lead" | "sizes">,
+  placementOf: (piece: Pick<ListedPiece, "sizes">, id: string) => Placement | undefined,
 ): Card {
   const lead = placementOf(piece, piece.lead);
   const others = OTHERS.filter(
@@ -31,4 +36,18 @@ export function cardOf(
     .flatMap((id) => placementOf(piece, id) ?? []);
   const own = lead ? widthAt(CARD_HEIGHT, lead) : 0;
   return { lead, others, width: Math.round(own + (others.length > 0 ? OTHER_WIDTH + GAP : 0)) };
+}
+
+/** About how high the cards of a crate stand, `within` so much width, before they are there; all in CSS pixels. */
+export function heightOfShelf(widths: readonly number[], within: number): number {
+  let rows = widths.length > 0 ? 1 : 0;
+  let x = 0;
+  for (const width of widths) {
+    if (x > 0 && x + width > within) {
+      rows++;
+      x = 0;
+    }
+    x += width + BETWEEN;
+  }
+  return AROUND + rows * (ROOM_HEIGHT + BETWEEN);
 }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { NButton } from "naive-ui";
-import type { Brand } from "../../core/brand";
+import { computed } from "vue";
+import { Brand } from "../../core/brand";
 import KitColours from "./KitColours.vue";
 import KitDefaults from "./KitDefaults.vue";
 import KitLogos from "./KitLogos.vue";
@@ -8,18 +9,20 @@ import KitPairs from "./KitPairs.vue";
 import KitTypefaces from "./KitTypefaces.vue";
 import KitVoice from "./KitVoice.vue";
 import SpreadBar from "./SpreadBar.vue";
+import { errorsIn } from "../ui/field-errors";
 import TextField from "../ui/TextField.vue";
 
 /** A kit while it is changed, with what will change in words. */
 const draft = defineModel<Brand>({ required: true });
 defineProps<{ changes: string[]; failure: string }>();
+const errors = computed(() => errorsIn(Brand.safeParse(draft.value)));
 </script>
 
 <template>
   <p v-if="failure" role="alert" class="failure">{{ failure }}</p>
   <label class="named">
     Name
-    <TextField v-model="draft.name" :maxlength="80" />
+    <TextField v-model="draft.name" :maxlength="80" :error="errors.name" />
   </label>
   <KitColours v-model="draft.colours" />
   <div class="columns">

@@ -2,12 +2,12 @@
 import { computed } from "vue";
 import { typefacesOf, type Brand } from "../../core/brand";
 import { onColour, tintsOf } from "../../core/colour";
-import type { Piece } from "../../core/piece";
+import type { ListedPiece } from "../../core/api";
 import LogoPlate from "./LogoPlate.vue";
 import { sampleStyle, useTypefaces } from "./use-typeface";
 
 /** What a kit holds, at a glance: colours with their roles and tints, logos, typefaces, voice, and what is made with it. */
-const props = defineProps<{ brand: Brand; pieces: readonly Piece[] }>();
+const props = defineProps<{ brand: Brand; pieces: readonly ListedPiece[] }>();
 
 useTypefaces(() => typefacesOf(props.brand).map(({ faces }) => faces[0]!.file));
 

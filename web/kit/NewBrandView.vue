@@ -13,6 +13,7 @@ import FileButton from "../ui/FileButton.vue";
 import PageBar from "../common/PageBar.vue";
 import TypefaceShelf from "./TypefaceShelf.vue";
 import { useLibrary } from "../common/library";
+import { usePieceOf } from "../common/pieces";
 import { useWall } from "../wall/use-wall";
 import TextField from "../ui/TextField.vue";
 
@@ -88,7 +89,7 @@ const pictureOf = (id: string) => pictures.value.find((one) => one.id === id);
 const proposals = computed(() => (draft.value ? proposedLogos(draft.value, pictureOf) : []));
 
 /** Any piece there is, to see the kit at work at once. */
-const sample = computed(() => library.crates.flatMap((crate) => crate.pieces)[0]);
+const sample = usePieceOf(() => library.crates.flatMap((crate) => crate.pieces)[0]);
 const piece = computed(() => sample.value && { ...sample.value, brand: "draft", spread: {} });
 const lead = computed(() => sample.value && library.placementOf(sample.value, sample.value.lead));
 const wall = useWall({
@@ -96,6 +97,8 @@ const wall = useWall({
   brand: () => draft.value,
 });
 
+/** Marked from the first attempt on. */
+const tried = shallowRef(false);
 const dropped = shallowRef(false);
 function drop(event: DragEvent): void {
   dropped.value = false;
@@ -103,10 +106,8 @@ function drop(event: DragEvent): void {
 }
 
 async function make(): Promise<void> {
-  if (!name.value.trim()) {
-    failure.value = "The brand needs a name. Everything else is ready.";
-    return;
-  }
+  tried.value = true;
+  if (!name.value.trim()) return;
   saving.value = true;
   failure.value = "";
   try {
@@ -133,7 +134,16 @@ async function make(): Promise<void> {
       <div class="start">
         <label class="named">
           <span class="quiet small">Name of the brand</span>
-          <TextField v-model="name" class="brand-name" :maxlength="80" />
+          <TextField
+            v-model="name"
+            class="brand-name"
+            :maxlength="80"
+            :error="
+              tried && !name.trim()
+                ? 'The brand needs a name. Everything else is ready.'
+                : undefined
+            "
+          />
         </label>
         <div
           class="drop"

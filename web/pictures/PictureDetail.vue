@@ -2,9 +2,8 @@
 import { X } from "@lucide/vue";
 import { NButton } from "naive-ui";
 import { reactive, ref } from "vue";
-import type { StoredPicture } from "../../core/api";
+import type { ListedPiece, StoredPicture } from "../../core/api";
 import { editTo } from "../../core/edit";
-import type { Piece } from "../../core/piece";
 import { api } from "../api/client";
 import { counted } from "../common/counted";
 import { useLibrary } from "../common/library";
@@ -14,7 +13,7 @@ import { useToasts } from "../common/toasts";
 import { withPictureReplaced } from "./picture-filter";
 
 /** One picture: what it is and whom it is owed to, which pieces show it, another in its place everywhere, and the bin where nothing does. */
-const props = defineProps<{ picture: StoredPicture; brand: string; users: Piece[] }>();
+const props = defineProps<{ picture: StoredPicture; brand: string; users: ListedPiece[] }>();
 const emit = defineEmits<{ close: [] }>();
 
 const library = useLibrary();
@@ -45,7 +44,8 @@ async function keep(): Promise<void> {
 async function replaceBy(id: string): Promise<void> {
   busy.value = true;
   try {
-    for (const piece of props.users) {
+    for (const user of props.users) {
+      const { piece } = await api.piece(user.id);
       const edit = editTo(piece, withPictureReplaced(piece, props.picture.id, id));
       if (edit) await api.edit(piece.id, edit, {});
     }

@@ -39,7 +39,7 @@ const {
 } = useVirtualGrid({
   items: () => found.value,
   box: useTemplateRef("shelf"),
-  cell: { width: 180, height: 228 },
+  cell: { width: 180, height: 236 },
   gap: { columns: 16, rows: 24 },
 });
 const current = computed(() => all.value.find(({ id }) => id === open.value));
@@ -183,7 +183,7 @@ main {
 .pictures {
   display: grid;
   grid-template-columns: repeat(var(--columns), minmax(0, 1fr));
-  grid-auto-rows: 228px;
+  grid-auto-rows: 236px;
   gap: 24px 16px;
   width: 100%;
   padding: 0;
@@ -226,6 +226,7 @@ img {
 .name,
 .small {
   overflow: hidden;
+  line-height: 1.45;
   margin-top: 6px;
   text-overflow: ellipsis;
   white-space: nowrap;

@@ -1,5 +1,5 @@
 import { expect } from "chai";
-import type { StoredPicture } from "../../core/api";
+import type { ListedPiece, StoredPicture } from "../../core/api";
 import { isPicture, Piece } from "../../core/piece";
 import { demoPiece } from "../../tests/support/demo";
 import { isWanted, shapeOf, usersOf, withPictureReplaced } from "./picture-filter";
@@ -29,7 +29,7 @@ describe("pictures", () => {
   });
 
   it("name the pieces that show them, each once", () => {
-    const twice = { ...boats, message: { ...boats.message, "picture-2": filling } };
+    const twice = { id: "boats", pictures: [id, id] } as ListedPiece;
     expect(usersOf([twice]).get(id)).to.deep.equal([twice]);
   });
 

@@ -1,4 +1,4 @@
-import type { StoredPicture } from "../../core/api";
+import type { ListedPiece, StoredPicture } from "../../core/api";
 import { ColourFamily } from "../../core/colour";
 import { isPicture, type Piece } from "../../core/piece";
 
@@ -53,13 +53,10 @@ export function isWanted(
 }
 
 /** The pieces that show a picture, by its id. */
-export function usersOf(pieces: readonly Piece[]): Map<string, Piece[]> {
-  const users = new Map<string, Piece[]>();
+export function usersOf(pieces: readonly ListedPiece[]): Map<string, ListedPiece[]> {
+  const users = new Map<string, ListedPiece[]>();
   for (const piece of pieces)
-    for (const id of new Set(
-      Object.values(piece.message).flatMap((f) => (isPicture(f) ? [f.picture] : [])),
-    ))
-      users.set(id, [...(users.get(id) ?? []), piece]);
+    for (const id of new Set(piece.pictures)) users.set(id, [...(users.get(id) ?? []), piece]);
   return users;
 }
 

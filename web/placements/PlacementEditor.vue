@@ -5,10 +5,10 @@ import { PlacementFacts } from "../../core/api";
 import type { Placement } from "../../core/placements";
 import { api } from "../api/client";
 import { useLibrary } from "../common/library";
-import BeforeAfter from "../common/BeforeAfter.vue";
 import { counted } from "../common/counted";
 import PlacementDrawing from "./PlacementDrawing.vue";
 import { errorsIn } from "../ui/field-errors";
+import PlacementEffect from "./PlacementEffect.vue";
 import PlacementForm from "./PlacementForm.vue";
 
 /** One placement, or a new one: its facts, and what a change of them does to the pieces that go there. */
@@ -127,12 +127,12 @@ const remove = () =>
         As they are, and as they will be once this is saved.
       </p>
       <template v-for="{ piece, brand, crate } in users" :key="piece.id">
-        <BeforeAfter
+        <PlacementEffect
           v-if="changed"
-          :name="piece.title"
-          :before="{ piece, placement }"
-          :after="{ piece, placement: drawn }"
+          :piece="piece"
           :brand="brand"
+          :before="placement"
+          :after="drawn"
           :width="width"
         />
         <RouterLink

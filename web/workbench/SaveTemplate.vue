@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { NButton, NCheckbox, NCheckboxGroup, NRadio, NRadioGroup } from "naive-ui";
-import { ref, shallowRef, watch } from "vue";
+import { computed, ref, shallowRef, watch } from "vue";
+import { NewTemplate } from "../../core/api";
 import { isText } from "../../core/piece";
 import { LookName, moodOf, Purpose, type Template } from "../../core/templates";
 import { api } from "../api/client";
@@ -10,6 +11,7 @@ import { useToasts } from "../common/toasts";
 import DialogCard from "../common/DialogCard.vue";
 import SelectField from "../ui/SelectField.vue";
 import TextField from "../ui/TextField.vue";
+import { errorsIn } from "../ui/field-errors";
 import { asOptions } from "../ui/options";
 
 /**
@@ -34,6 +36,7 @@ const changing = ref(false);
 watch(shown, async (now) => {
   if (!now) return;
   failure.value = "";
+  tried.value = false;
   changing.value = false;
   began.value = undefined;
   ask();
@@ -55,20 +58,27 @@ function ask(): void {
   fixed.value = known?.fixed ?? [];
 }
 
+const read = computed(() =>
+  NewTemplate.safeParse({
+    piece: open.piece?.id,
+    name: name.value,
+    purposes: [purpose.value],
+    looks: [look.value],
+    mood: open.piece && open.brand ? moodOf(open.brand, open.piece.spread) : undefined,
+    fixed: fixed.value,
+    ...(note.value ? { note: note.value } : {}),
+  }),
+);
+/** Marked from the first attempt to save on, until it is right. */
+const tried = ref(false);
+const errors = computed(() => (tried.value ? errorsIn(read.value) : {}));
+
 async function save(): Promise<void> {
-  const { piece, brand } = open;
-  if (!piece || !brand) return;
+  tried.value = true;
+  if (!read.value.success) return;
+  const wanted = read.value.data;
   try {
     await open.save();
-    const wanted = {
-      piece: piece.id,
-      name: name.value,
-      purposes: [purpose.value],
-      looks: [look.value],
-      mood: moodOf(brand, piece.spread),
-      fixed: fixed.value,
-      ...(note.value ? { note: note.value } : {}),
-    };
     const made =
       changing.value && began.value
         ? await api.changeTemplate(began.value.id, wanted)
@@ -88,7 +98,7 @@ async function save(): Promise<void> {
 <template>
   <DialogCard v-model:shown="shown" title="Save as a template" :width="520">
     <p v-if="failure" role="alert" class="failure">{{ failure }}</p>
-    <form class="asking" @submit.prevent="save">
+    <form class="asking" novalidate @submit.prevent="save">
       <fieldset v-if="began">
         <legend class="hidden-name">New or changed</legend>
         <NRadioGroup v-model:value="changing" name="changing"
@@ -98,7 +108,7 @@ async function save(): Promise<void> {
           ></NRadioGroup
         >
       </fieldset>
-      <label>Name<TextField v-model="name" :maxlength="80" required /></label>
+      <label>Name<TextField v-model="name" :maxlength="80" :error="errors.name" /></label>
       <label
         >What it is for
         <SelectField v-model="purpose" label="What it is for" :options="asOptions(Purpose.options)"
@@ -110,7 +120,9 @@ async function save(): Promise<void> {
           label="What it looks like"
           :options="asOptions(LookName.options)"
       /></label>
-      <label>Note for others<TextField v-model="note" :maxlength="500" /></label>
+      <label
+        >Note for others<TextField v-model="note" :maxlength="500" :error="errors.note"
+      /></label>
       <fieldset v-if="open.piece">
         <legend>Always keep these words</legend>
         <NCheckboxGroup v-model:value="fixed"

@@ -2,7 +2,7 @@
 import { NButton, NCheckbox, NCheckboxGroup } from "naive-ui";
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from "vue";
 import { isUnderWay, type DeliveryAnswer, type ImageFormat } from "../../../core/api";
-import { DEFAULT_PATTERN } from "../../../core/batch";
+import { checkPattern, DEFAULT_PATTERN } from "../../../core/batch";
 import { api } from "../../api/client";
 import { counted } from "../../common/counted";
 import DeliveryList from "./DeliveryList.vue";
@@ -67,6 +67,16 @@ function toggle(id: string): void {
   const without = sizes.value.filter((other) => other !== id);
   sizes.value = without.length < sizes.value.length ? without : [...sizes.value, id];
 }
+
+/** What is wrong with the pattern of the names, in words. */
+const badPattern = computed(() => {
+  try {
+    checkPattern(pattern.value);
+    return undefined;
+  } catch (error) {
+    return (error as Error).message;
+  }
+});
 
 async function make(): Promise<void> {
   if (!open.piece) return;
@@ -135,9 +145,9 @@ const time = (value: string): string =>
         <FileFields v-model:format="format" v-model:scale="scale" />
         <label>
           Names
-          <TextField v-model="pattern" class="pattern" :rows="3" />
+          <TextField v-model="pattern" class="pattern" :rows="3" :error="badPattern" />
         </label>
-        <NButton type="primary" :disabled="count === 0" @click="make">
+        <NButton type="primary" :disabled="count === 0 || !!badPattern" @click="make">
           {{ count === 0 ? "Nothing chosen" : `Make a zip of ${counted(count, "file")}` }}
         </NButton>
       </section>

@@ -1,12 +1,15 @@
 <script setup lang="ts">
 import { NButton } from "naive-ui";
 import { LayoutTemplate, Pin, PinOff, Shuffle } from "@lucide/vue";
-import { computed, ref } from "vue";
+import { computed, ref, watch } from "vue";
 import { brandSpreads, defaultSpread } from "../../../core/brand";
 import { sameSpread, type Spread } from "../../../core/colour";
 import { rebrand } from "../../../core/kit";
+import { LookName, Mood, moodOf } from "../../../core/templates";
 import { api } from "../../api/client";
 import InLedger from "../InLedger.vue";
+import LookPreview from "./LookPreview.vue";
+import { usePointed } from "./use-pointed";
 import OtherArrangements from "./OtherArrangements.vue";
 import SaveTemplate from "../SaveTemplate.vue";
 import SpreadCard from "./SpreadCard.vue";
@@ -14,7 +17,7 @@ import { useLibrary } from "../../common/library";
 import { usePiece } from "../piece";
 import { useToasts } from "../../common/toasts";
 import SelectField from "../../ui/SelectField.vue";
-import { byName } from "../../ui/options";
+import { asOptions, byName } from "../../ui/options";
 
 /** The brand, and the ways of spreading its colours over the piece. */
 const library = useLibrary();
@@ -24,13 +27,30 @@ const AT_ONCE = 12;
 const page = ref(0);
 const saving = ref(false);
 
-const all = computed(() => (open.brand ? brandSpreads(open.brand) : []));
+const { pointed, point, leave } = usePointed();
+const GROUNDS = [
+  { value: "", label: "Any ground" },
+  ...asOptions(Mood.options, (mood) => `${mood} ground`),
+] as const;
+const MANNERS = [{ value: "", label: "Any manner" }, ...asOptions(LookName.options)] as const;
+const ground = ref<Mood | "">("");
+const manner = ref<LookName | "">("");
+
+const all = computed(() => {
+  const { brand } = open;
+  if (!brand) return [];
+  const wanted = (spread: Spread) => !ground.value || moodOf(brand, spread) === ground.value;
+  return brandSpreads(brand).filter(wanted);
+});
+watch(ground, () => (page.value = 0));
 const pages = computed(() => Math.ceil(all.value.length / AT_ONCE));
 /** The piece's own comes first when it is none of the brand's. */
 const choices = computed(() => {
   const shown = all.value.slice(page.value * AT_ONCE, (page.value + 1) * AT_ONCE);
   const own = all.value.some((spread) => sameSpread(spread, current.value));
-  return own || page.value > 0 ? shown : [current.value, ...shown].slice(0, AT_ONCE);
+  return own || page.value > 0 || ground.value
+    ? shown
+    : [current.value, ...shown].slice(0, AT_ONCE);
 });
 
 const current = computed<Spread>(() => {
@@ -117,9 +137,19 @@ async function pin(): Promise<void> {
           <LayoutTemplate :size="16" aria-hidden="true" /> Save as a template
         </NButton>
       </div>
+      <LookPreview
+        v-if="open.piece && open.brand"
+        :piece="pointed ?? open.piece"
+        :brand="open.brand"
+        :pointed="pointed !== undefined"
+      />
     </InLedger>
     <SaveTemplate v-model:shown="saving" />
-    <OtherArrangements />
+    <div class="filters">
+      <SelectField v-model="ground" label="Ground" :options="GROUNDS" />
+      <SelectField v-model="manner" label="Manner" :options="MANNERS" />
+    </div>
+    <OtherArrangements :ground="ground" :manner="manner" @point="point" @leave="leave" />
     <section aria-label="Colour spreads" class="spreads">
       <h2>Colours</h2>
       <p class="quiet">
@@ -142,6 +172,8 @@ async function pin(): Promise<void> {
           :spread="spread"
           :current="sameSpread(spread, current)"
           @pick="colour(spread)"
+          @point="point"
+          @leave="leave"
         />
       </div>
     </section>
@@ -151,6 +183,13 @@ async function pin(): Promise<void> {
 <style scoped>
 .look {
   padding: 16px 22px 48px;
+}
+
+.filters {
+  display: grid;
+  grid-template-columns: 160px 180px;
+  gap: 12px;
+  padding-bottom: 16px;
 }
 
 h2 {

@@ -7,7 +7,7 @@ import PreviewTile from "../../common/PreviewTile.vue";
 
 /** A look for the open message, live, with what would change; taken with a press, or pinned to be compared. */
 defineProps<{ piece: Piece; brand: Brand; name: string; changed: string[]; pinned: boolean }>();
-const emit = defineEmits<{ pick: [fitted: Piece]; pin: [] }>();
+const emit = defineEmits<{ pick: [fitted: Piece]; pin: []; point: [fitted: Piece]; leave: [] }>();
 </script>
 
 <template>
@@ -19,6 +19,8 @@ const emit = defineEmits<{ pick: [fitted: Piece]; pin: [] }>();
       :widest="260"
       :label="`Take the look ${name}`"
       @pick="emit('pick', $event)"
+      @point="emit('point', $event)"
+      @leave="emit('leave')"
     />
     <figcaption>
       <span class="name">

@@ -1,14 +1,31 @@
 <script setup lang="ts">
 import { NButton } from "naive-ui";
 import { useEventListener, useLocalStorage } from "@vueuse/core";
-import { computed, onMounted, ref } from "vue";
+import { computed, onMounted, ref, watch } from "vue";
+import { brandSpreads } from "../../../core/brand";
 import type { Piece } from "../../../core/piece";
-import { inLook, Look, lookAt, pairingsOf, whatChanged } from "../../../core/templates";
+import {
+  inLook,
+  Look,
+  lookAt,
+  moodOf,
+  pairingsOf,
+  whatChanged,
+  type LookName,
+  type Mood,
+} from "../../../core/templates";
 import { usePiece } from "../piece";
 import { useTemplates } from "../../new-piece/templates";
 import { useToasts } from "../../common/toasts";
 import LookTile from "./LookTile.vue";
 import { useOffers } from "../../new-piece/use-offers";
+
+const props = defineProps<{
+  /** What they stand on, and how they are made; all when not given. */
+  ground: Mood | "";
+  manner: LookName | "";
+}>();
+const emit = defineEmits<{ point: [fitted: Piece]; leave: [] }>();
 
 /** The same message in other arrangements, spreads and pairings, twelve at a time, those that suit it best first. */
 const open = usePiece();
@@ -42,7 +59,15 @@ const { ordered } = useOffers({
   brand: () => open.brand,
   wanted: () => true,
 });
-const suited = computed(() => ordered.value.map(({ template }) => template));
+const suited = computed(() =>
+  ordered.value
+    .map(({ template }) => template)
+    .filter(({ looks }) => props.manner === "" || looks.includes(props.manner)),
+);
+watch(
+  () => [props.ground, props.manner],
+  () => (page.value = 0),
+);
 const pages = computed(() => Math.max(1, Math.ceil(suited.value.length / AT_ONCE)));
 
 const onThisPage = computed(() => {
@@ -53,8 +78,17 @@ const onThisPage = computed(() => {
   const from = (page.value % pages.value) * AT_ONCE;
   return suited.value
     .slice(from, from + AT_ONCE)
-    .map((template, index) => lookAt(template, brand, from + index, round));
+    .map((template, index) => onGround(lookAt(template, brand, from + index, round), index));
 });
+/** The look on a ground of the wanted kind: its own spread, or one of those that are, each in turn. */
+function onGround(look: Look, index: number): Look {
+  const { brand } = open;
+  const { ground } = props;
+  if (!brand || ground === "" || moodOf(brand, look.spread) === ground) return look;
+  const fitting = brandSpreads(brand).filter((spread) => moodOf(brand, spread) === ground);
+  const spread = fitting[index % Math.max(1, fitting.length)];
+  return spread ? { ...look, spread } : look;
+}
 /** What the browser kept is read like anything that comes from outside. */
 const pinned = computed(() => StoredLooks.parse(allPinned.value[open.piece?.id ?? ""]));
 const same = (a: Look, b: Look): boolean => JSON.stringify(a) === JSON.stringify(b);
@@ -133,6 +167,8 @@ function take(fitted: Piece, { name, changed }: Shown): void {
           :pinned="isPinned(shown.look)"
           @pick="take($event, shown)"
           @pin="pin(shown.look)"
+          @point="emit('point', $event)"
+          @leave="emit('leave')"
         />
       </div>
     </template>

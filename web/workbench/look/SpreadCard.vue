@@ -9,11 +9,12 @@ import GraphicTile from "../../common/GraphicTile.vue";
 
 /** The piece at its lead size in one spread of the brand's colours. */
 const props = defineProps<{ piece: Piece; brand: Brand; spread: Spread; current: boolean }>();
-const emit = defineEmits<{ pick: [] }>();
+const emit = defineEmits<{ pick: []; point: [piece: Piece]; leave: [] }>();
 
 const library = useLibrary();
+const inSpread = computed(() => ({ ...props.piece, spread: props.spread }));
 const wall = useWall({
-  piece: () => ({ ...props.piece, spread: props.spread }),
+  piece: () => inSpread.value,
   brand: () => props.brand,
 });
 const lead = computed(() => library.placementOf(props.piece, props.piece.lead));
@@ -33,7 +34,16 @@ const name = computed(() => {
 </script>
 
 <template>
-  <button class="spread" :class="{ current }" :aria-pressed="current" @click="emit('pick')">
+  <button
+    class="spread"
+    :class="{ current }"
+    :aria-pressed="current"
+    @click="emit('pick')"
+    @pointerenter="emit('point', inSpread)"
+    @pointerleave="emit('leave')"
+    @focus="emit('point', inSpread)"
+    @blur="emit('leave')"
+  >
     <GraphicTile
       v-if="lead"
       :wall="wall"
