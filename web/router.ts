@@ -8,6 +8,13 @@ export const router = createRouter({
   routes: [
     { path: "/", name: "crates", component: () => import("./crates/CratesView.vue") },
     {
+      path: "/crates/:id",
+      name: "crate",
+      component: () => import("./crates/CrateView.vue"),
+      props: true,
+    },
+    { path: "/archive", name: "archive", component: () => import("./crates/ArchiveView.vue") },
+    {
       path: "/crates/:into/new",
       name: "new-piece",
       component: () => import("./new-piece/NewPieceView.vue"),

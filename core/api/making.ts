@@ -134,3 +134,7 @@ export const DeliveryAnswer = z.object({
 });
 export type DeliveryAnswer = z.infer<typeof DeliveryAnswer>;
 export const DeliveryList = z.object({ deliveries: z.array(DeliveryAnswer) });
+
+/** What was made of the pieces of a crate, the newest first. */
+export const CrateWork = z.object({ ...BatchList.shape, ...DeliveryList.shape });
+export type CrateWork = z.infer<typeof CrateWork>;

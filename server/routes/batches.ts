@@ -51,7 +51,7 @@ export function addBatchRoutes(routes: Routes, { context, batches }: Services): 
   routes.get(
     "/api/pieces/:id/batches",
     { schema: { summary: "The batches of a piece, newest first", params: Id, ...ok(BatchList) } },
-    async ({ params }) => ({ batches: await batches.ofPiece(params.id) }),
+    async ({ params }) => ({ batches: await batches.of([params.id]) }),
   );
   routes.get(
     "/api/batches/:id",

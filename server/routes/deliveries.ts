@@ -25,7 +25,7 @@ export function addDeliveryRoutes(routes: Routes, { context, deliveries }: Servi
         response: { 200: DeliveryList, ...problems },
       },
     },
-    async ({ params }) => ({ deliveries: await deliveries.ofPieceId(params.id) }),
+    async ({ params }) => ({ deliveries: await deliveries.of([params.id]) }),
   );
   routes.get(
     "/api/deliveries/:id",

@@ -5,6 +5,7 @@ import {
   CrateAnswer,
   CrateChange,
   CrateList,
+  CrateWork,
   RebrandAnswer,
   RebrandRequest,
   EditRequest,
@@ -24,7 +25,7 @@ const OfSize = z.object({ placement: z.string().min(1) });
 
 export function addPieceRoutes(
   routes: Routes,
-  { pieces, refits, newPieces, filing }: Services,
+  { pieces, refits, newPieces, filing, batches, deliveries }: Services,
 ): void {
   const ok = <T extends z.ZodType>(schema: T) => ({ response: { 200: schema, ...problems } });
 
@@ -42,6 +43,21 @@ export function addPieceRoutes(
     "/api/crates/:id",
     { schema: { summary: "One crate with its pieces", params: Id, ...ok(CrateAnswer) } },
     ({ params }) => pieces.crate(params.id),
+  );
+  routes.get(
+    "/api/crates/:id/work",
+    {
+      schema: {
+        summary: "The batches and deliveries of a crate's pieces, newest first",
+        params: Id,
+        ...ok(CrateWork),
+      },
+    },
+    async ({ params }) => {
+      const crate = await pieces.crate(params.id);
+      const ids = [...crate.pieces, ...crate.archived].map(({ id }) => id);
+      return { batches: await batches.of(ids), deliveries: await deliveries.of(ids) };
+    },
   );
   routes.put(
     "/api/crates/:id",

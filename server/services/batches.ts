@@ -1,4 +1,4 @@
-import { and, asc, count, desc, eq, gte, isNull, lt } from "drizzle-orm";
+import { and, asc, count, desc, eq, gte, inArray, isNull, lt } from "drizzle-orm";
 import type {
   BatchAnswer,
   BatchPlan,
@@ -93,11 +93,12 @@ export class Batches {
     return this.answer(await this.row(id));
   }
 
-  async ofPiece(piece: string): Promise<BatchAnswer[]> {
+  /** The batches of some pieces, the newest first. */
+  async of(pieces: readonly string[]): Promise<BatchAnswer[]> {
     const rows = await this.context.store.read
       .select()
       .from(batches)
-      .where(and(eq(batches.piece, piece), isNull(batches.deleted)))
+      .where(and(inArray(batches.piece, [...pieces]), isNull(batches.deleted)))
       .orderBy(desc(batches.created));
     return Promise.all(rows.map((row) => this.answer(row)));
   }

@@ -1,6 +1,6 @@
 import { setMaxListeners } from "node:events";
 import { join } from "node:path";
-import { and, desc, eq, isNull } from "drizzle-orm";
+import { and, desc, eq, inArray, isNull } from "drizzle-orm";
 import {
   altText,
   type DeliveryAnswer,
@@ -130,11 +130,12 @@ export class Deliveries {
     return row;
   }
 
-  async ofPieceId(piece: string): Promise<DeliveryAnswer[]> {
+  /** The deliveries of some pieces, the newest first. */
+  async of(pieces: readonly string[]): Promise<DeliveryAnswer[]> {
     const rows = await this.context.store.read
       .select()
       .from(deliveries)
-      .where(and(eq(deliveries.piece, piece), isNull(deliveries.deleted)))
+      .where(and(inArray(deliveries.piece, [...pieces]), isNull(deliveries.deleted)))
       .orderBy(desc(deliveries.created));
     const jobs = await this.context.jobs.facts(rows.map(({ id }) => id));
     return rows.map((row) => answerOf(row, jobs.get(row.id)));

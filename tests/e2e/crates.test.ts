@@ -15,7 +15,7 @@ describe("the crates", () => {
     ]);
     await page.getByLabel("Import a crate").setInputFiles(await download.path());
     await page.getByText("Imported 1 crate, 1 piece").waitFor();
-    expect(await page.getByRole("heading", { name: "Autumn lessons" }).count()).to.equal(2);
+    await page.getByRole("heading", { name: "Autumn lessons" }).nth(1).waitFor();
     const wrong = { name: "a.zip", mimeType: "application/zip", buffer: Buffer.from("no") };
     await page.getByLabel("Import a crate").setInputFiles(wrong);
     await page.getByText("a.zip cannot be opened as a zip").waitFor();
@@ -69,5 +69,25 @@ describe("the crates", () => {
     await page.getByRole("button", { name: "Start a new piece from Family workshop" }).click();
     await page.waitForURL(/\/message$/);
     expect(await page.getByLabel("Name of the piece").inputValue()).to.equal("Family workshop 2");
+  });
+
+  it("have a page with all that was made of their pieces, and an archive over all of them", async () => {
+    const page = await stage.open("/");
+    const shelf = page.getByRole("region", { name: "Autumn lessons", exact: true });
+    await shelf.getByRole("checkbox", { name: "Select Float before lunch" }).click();
+    await page.getByRole("button", { name: "Deliver", exact: true }).click();
+    await page.waitForURL(/\/crates\/autumn-lessons$/);
+    const made = page.getByRole("region", { name: "Deliveries" });
+    await made.getByRole("link", { name: "Download" }).waitFor();
+    await made.getByText(/14 files/).waitFor();
+    await page.getByRole("button", { name: "Archive Float before lunch" }).click();
+    await page.getByText("1 piece archived").waitFor();
+    await page.getByRole("link", { name: "All crates" }).click();
+    await page.getByRole("link", { name: /^Archive/ }).click();
+    await page.getByLabel("Find an archived piece").fill("float");
+    const archived = page.getByRole("region", { name: "Autumn lessons" });
+    await archived.getByRole("button", { name: "Restore" }).click();
+    await page.getByText("“Float before lunch” is back in its crate.").waitFor();
+    await page.getByText("Nothing is archived under that name.").waitFor();
   });
 });

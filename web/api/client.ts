@@ -8,6 +8,7 @@ import {
   BrandVersionList,
   CrateAnswer,
   CrateList,
+  CrateWork,
   DeliveryAnswer,
   FontAnswer,
   DeliveryList,
@@ -123,6 +124,7 @@ export const api = {
   picture: (id: string) => get(PictureFile, `/api/pictures/${id}`),
   notePicture: (id: string, note: PictureNote) =>
     ask(PictureFile, "PUT", `/api/pictures/${id}`, note),
+  crateWork: (id: string) => get(CrateWork, `/api/crates/${id}/work`),
   renameCrate: (id: string, name: string) => ask(CrateAnswer, "PUT", `/api/crates/${id}`, { name }),
   filePiece: (id: string, filing: PieceFiling) =>
     ask(PieceAnswer, "PUT", `/api/pieces/${id}/filing`, filing),
@@ -183,7 +185,7 @@ export const api = {
   turnBatch: (id: string, to: "cancel" | "resume") => post(BatchAnswer, `/api/batches/${id}/${to}`),
   variations: (id: string, from: number, to: number) =>
     get(VariationList, `/api/batches/${id}/variations?from=${from}&to=${to}`),
-  deliver: (piece: string, request: DeliveryRequest) =>
+  deliver: (piece: string, request: z.input<typeof DeliveryRequest>) =>
     post(DeliveryAnswer, `/api/pieces/${piece}/deliveries`, request),
   /** Stops a delivery, or makes it anew. */
   turnDelivery: (id: string, to: "cancel" | "resume") =>

@@ -5,7 +5,7 @@ import { useRoute } from "vue-router";
 const route = useRoute();
 
 const PLACES = [
-  { name: "crates", title: "Crates", also: ["new-piece"] },
+  { name: "crates", title: "Crates", also: ["crate", "archive", "new-piece"] },
   { name: "brands", title: "Brand kits", also: ["brand", "new-brand", "specimen", "sheet"] },
   { name: "templates", title: "Templates", also: [] },
   { name: "pictures", title: "Pictures", also: [] },

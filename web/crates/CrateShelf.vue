@@ -10,6 +10,7 @@ import { counted } from "../common/counted";
 import DeleteButton from "../common/DeleteButton.vue";
 import CrateBrand from "./CrateBrand.vue";
 import { useNear } from "../common/use-near";
+import ArchivedList from "./ArchivedList.vue";
 import { cardOf, ROOM_HEIGHT } from "./card";
 import PieceCard from "./PieceCard.vue";
 import { useSelection } from "./selection";
@@ -19,6 +20,8 @@ const props = defineProps<{
   crate: ListedCrate;
   /** All pieces as they stand on the page. */
   order: readonly string[];
+  /** It stands on its own page. */
+  alone?: boolean;
 }>();
 const emit = defineEmits<{ start: [crate: string, from: string] }>();
 
@@ -86,6 +89,9 @@ const brand = computed(() => library.brandById.get(props.crate.brand));
         </span>
       </RouterLink>
       <span class="space"></span>
+      <RouterLink v-if="!alone" class="all" :to="{ name: 'crate', params: { id: crate.id } }">
+        Batches and deliveries
+      </RouterLink>
       <LinkButton :to="{ name: 'new-piece', params: { into: crate.id } }">
         <Plus :size="16" aria-hidden="true" /> New piece
       </LinkButton>
@@ -134,15 +140,7 @@ const brand = computed(() => library.brandById.get(props.crate.brand));
     </div>
     <details v-if="crate.archived.length" class="archived">
       <summary>{{ counted(crate.archived.length, "piece") }} archived</summary>
-      <ul>
-        <li v-for="piece in crate.archived" :key="piece.id">
-          {{ piece.title }}
-          <NButton quaternary @click="keep(piece.id, { archived: false })"> Restore </NButton>
-          <NButton quaternary size="small" @click="remove('piece', piece.id, piece.title)"
-            >Delete</NButton
-          >
-        </li>
-      </ul>
+      <ArchivedList :pieces="crate.archived" />
     </details>
   </section>
 </template>
@@ -181,12 +179,6 @@ header {
 .archived {
   padding-top: 16px;
   color: var(--quiet);
-}
-
-.archived ul {
-  padding: 0;
-  margin: 0;
-  list-style: none;
 }
 
 .brand {

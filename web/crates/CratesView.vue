@@ -84,6 +84,10 @@ const shelfHeight = ({ pieces }: ListedCrate, within: number): number =>
     within,
   );
 
+const archived = computed(() =>
+  library.crates.reduce((sum, crate) => sum + crate.archived.length, 0),
+);
+
 async function importFile(file: File | undefined): Promise<void> {
   if (!file) return;
   busy.value = true;
@@ -133,6 +137,9 @@ async function startPiece(crate: string, from: string): Promise<void> {
       <SelectField v-model="brand" class="brand" label="Brand" :options="brands" />
       <SelectField v-model="order" class="order" label="Order" :options="ORDERS" />
     </template>
+    <LinkButton v-if="archived > 0" plain :to="{ name: 'archive' }">
+      Archive <span class="number">{{ archived }}</span>
+    </LinkButton>
     <FileButton
       label="Import a crate"
       accept=".zip,.zestkit"

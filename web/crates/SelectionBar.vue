@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { NButton, NDropdown } from "naive-ui";
 import { computed, ref, watch } from "vue";
+import { useRouter } from "vue-router";
 import { api } from "../api/client";
 import { counted } from "../common/counted";
 import { useLibrary } from "../common/library";
@@ -11,6 +12,7 @@ import { useSelection } from "./selection";
 const library = useLibrary();
 const selection = useSelection();
 const toasts = useToasts();
+const router = useRouter();
 const busy = ref(false);
 
 watch(
@@ -36,6 +38,16 @@ async function each(work: (id: string) => Promise<unknown>, told: string): Promi
 
 const moveTo = (crate: string) =>
   each((id) => api.filePiece(id, { crate }), `moved to “${nameOf(crate)}”`);
+/** Each as a zip of all its sizes; they are made one after another, and stand on the page of their crate. */
+async function deliver(): Promise<void> {
+  const pieces = library.crates.flatMap((crate) => crate.pieces);
+  const crate = library.crates.find(({ pieces: own }) => own.some(({ id }) => selection.has(id)));
+  await each(async (id) => {
+    const sizes = pieces.find((piece) => piece.id === id)?.sizes ?? [];
+    await api.deliver(id, { sizes: sizes.map(({ placement }) => placement) });
+  }, "on the way to a zip each");
+  if (crate) await router.push({ name: "crate", params: { id: crate.id } });
+}
 const archive = () => each((id) => api.filePiece(id, { archived: true }), "archived");
 const remove = () =>
   each((id) => api.remove("piece", id), "put in the bin, where they stay for 30 days");
@@ -48,6 +60,7 @@ const nameOf = (crate: string): string => library.crates.find(({ id }) => id ===
     <NDropdown trigger="click" :options="crates" @select="moveTo">
       <NButton :disabled="busy">Move to …</NButton>
     </NDropdown>
+    <NButton :disabled="busy" @click="deliver">Deliver</NButton>
     <NButton :disabled="busy" @click="archive">Archive</NButton>
     <NButton :disabled="busy" @click="remove">Delete</NButton>
     <NButton quaternary :disabled="busy" @click="selection.clear()">Clear selection</NButton>

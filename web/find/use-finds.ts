@@ -38,7 +38,7 @@ export function useFinds(): ComputedRef<Found[]> {
         kind: "Crate",
         name: crate.name,
         about: library.brandById.get(crate.brand)?.name ?? "",
-        go: to({ name: "crates", hash: `#${crate.id}` }),
+        go: to({ name: "crate", params: { id: crate.id } }),
       },
       {
         kind: "Action",

@@ -5,7 +5,7 @@ import { isUnderWay, type DeliveryAnswer, type ImageFormat } from "../../../core
 import { checkPattern, DEFAULT_PATTERN } from "../../../core/batch";
 import { api } from "../../api/client";
 import { counted } from "../../common/counted";
-import DeliveryList from "./DeliveryList.vue";
+import DeliveryList from "../../common/DeliveryList.vue";
 import FileFields from "./FileFields.vue";
 import InLedger from "../InLedger.vue";
 import OutdatedList from "../../common/OutdatedList.vue";
@@ -151,12 +151,18 @@ const time = (value: string): string =>
           {{ count === 0 ? "Nothing chosen" : `Make a zip of ${counted(count, "file")}` }}
         </NButton>
       </section>
-      <DeliveryList :deliveries="deliveries" @changed="refresh" />
+      <DeliveryList class="made" title="Made so far" :deliveries="deliveries" @changed="refresh" />
     </InLedger>
   </div>
 </template>
 
 <style scoped>
+.made {
+  padding-top: 16px;
+  margin-top: 20px;
+  border-top: 1px solid var(--line);
+}
+
 .deliver {
   display: grid;
   gap: 20px;

@@ -25,7 +25,10 @@ const room = computed(() => ({ width: width.value, height: height.value }));
 const zoom = useLocalStorage("wall-zoom", 1);
 
 const placements = computed(() => open.placements);
-const widths = computed(() => wallWidths(placements.value, zoom.value));
+/** A wide screen shows the sizes larger, not fewer rows of them. `USUAL` is the width on a common one, in CSS pixels. */
+const USUAL = 660;
+const roomy = computed(() => Math.max(1, Math.sqrt(width.value / USUAL)));
+const widths = computed(() => wallWidths(placements.value, zoom.value * roomy.value));
 const PADDING = 22;
 const groups = computed(() => packed(open.groups, widths.value, width.value - 2 * PADDING));
 watchEffect(() => {
@@ -75,7 +78,7 @@ watchEffect(() => {
 }
 
 .zoom {
-  width: 110px;
+  width: 76px;
   margin-right: 8px;
 }
 

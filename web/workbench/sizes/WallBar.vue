@@ -26,12 +26,13 @@ const bench = useBench();
       {{ bench.showBefore ? "Back to now" : "Compare with before" }}
     </NButton>
     <NButton
-      quaternary
+      :quaternary="!bench.showCovered"
+      :secondary="bench.showCovered"
       :aria-pressed="bench.showCovered"
       title="g"
       @click="bench.showCovered = !bench.showCovered"
     >
-      {{ bench.showCovered ? "Hide covered areas" : "Show covered areas" }}
+      Covered areas
     </NButton>
     <NButton v-if="bench.large" @click="bench.large = false"> Back to the wall </NButton>
     <slot v-else name="wall" />

@@ -125,6 +125,8 @@ figcaption {
 }
 
 .facts {
+  display: flex;
+  gap: 0.5em;
   color: var(--quiet);
 }
 

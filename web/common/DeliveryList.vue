@@ -1,24 +1,22 @@
 <script setup lang="ts">
 import { Download } from "@lucide/vue";
 import { NButton } from "naive-ui";
-import type { DeliveryAnswer } from "../../../core/api";
-import { api } from "../../api/client";
-import { useToasts } from "../../common/toasts";
-import { counted } from "../../common/counted";
-import { JOB_STATES, jobTurn } from "../../common/job-states";
-import { sizeOf } from "../../common/size-of";
+import type { DeliveryAnswer } from "../../core/api";
+import { api } from "../api/client";
+import { useToasts } from "./toasts";
+import { counted } from "./counted";
+import { JOB_STATES, jobTurn } from "./job-states";
+import { sizeOf } from "./size-of";
+import { when } from "./when";
 
 /** The zips of a piece: downloaded, stopped, made again, deleted. */
-defineProps<{ deliveries: DeliveryAnswer[] }>();
+defineProps<{ deliveries: DeliveryAnswer[]; title: string }>();
 const emit = defineEmits<{ changed: [] }>();
 const toasts = useToasts();
 
 function factsOf({ state, made, files, bytes, created }: DeliveryAnswer): string {
   if (state === "running") return `${made} of ${files} files made …`;
-  const time = new Date(created).toLocaleString(undefined, {
-    dateStyle: "medium",
-    timeStyle: "short",
-  });
+  const time = when(created);
   return state === "done"
     ? [counted(files, "file"), sizeOf(bytes), time].join(", ")
     : [counted(files, "file"), time, JOB_STATES[state]].join(", ");
@@ -32,7 +30,7 @@ async function act(work: () => Promise<unknown>): Promise<void> {
 
 <template>
   <section v-if="deliveries.length" class="made" aria-label="Deliveries">
-    <h3>Made so far</h3>
+    <h2>{{ title }}</h2>
     <div v-for="delivery in deliveries" :key="delivery.id" class="delivery">
       <p class="file">{{ delivery.name }}</p>
       <p class="quiet small number">{{ factsOf(delivery) }}</p>
@@ -71,9 +69,6 @@ async function act(work: () => Promise<unknown>): Promise<void> {
 .made {
   display: grid;
   gap: 12px;
-  padding-top: 16px;
-  margin-top: 20px;
-  border-top: 1px solid var(--line);
 }
 
 .delivery {
