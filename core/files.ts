@@ -1,6 +1,5 @@
 import { z } from "zod";
-import { Hex } from "./colour/colour";
-import { ColourFamily } from "./colour/names";
+import { ColourFamily, Hex } from "./colour";
 
 /** SHA-256 of a file's bytes, in lower-case hex: its name in the store. */
 export const FileId = z.string().regex(/^[0-9a-f]{64}$/, "a file is named by its SHA-256 in hex");
