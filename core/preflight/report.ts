@@ -1,7 +1,7 @@
 import type { LayoutId } from "../piece";
 import { shownSlots, wordSlots } from "../completion";
 import type { Box } from "../geometry";
-import type { Layout, LeftOut } from "../refit";
+import { roomOf, type Layout, type LeftOut } from "../refit";
 import { check, contrastOf } from "./check";
 import { inkOf } from "./ink";
 import type { Finding } from "./finding";
@@ -12,6 +12,8 @@ export interface NodeReport {
   kind: string;
   box: Box;
   ink: Box;
+  /** The box in which it comes out so when it is put there by hand. */
+  room: Box;
   turn?: number;
   fontSize?: number;
   lines?: string[];
@@ -69,6 +71,7 @@ function nodeReport(layout: Layout, item: Layout["placed"][number], index: numbe
     kind,
     box: roundBox(item.box),
     ink: roundBox(inkOf(item)),
+    room: roundBox(roomOf(item)),
     ...(turn === 0 ? {} : { turn }),
     ...(text
       ? {

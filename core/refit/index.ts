@@ -1,6 +1,6 @@
 export type { CostTerms, Layout, LeftOut, LeftOutReason, Placed, Scrim } from "./layout";
 export { refit, type RefitOptions } from "./refit";
-export { recomposed } from "./recompose";
+export { recomposed, roomOf } from "./recompose";
 export { groundBehind } from "./pictures/ground";
 export { clearSpace, logoInk } from "./words/logo";
 export { inSuitedFrames } from "./pictures/frames";

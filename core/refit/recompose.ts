@@ -55,7 +55,7 @@ const isEmpty = ({ resolved }: Layout, { id }: Node): boolean =>
 function standing(node: Node, item: Placed, { placed, resolved, leadScale }: Layout): Node {
   const { on, unplaced: _unplaced, ...rest } = node;
   const ground = placed.find((other) => other.node.id === on);
-  const box = boxOf(item);
+  const box = roomOf(item);
   return {
     ...rest,
     ...(ground && contains(ground.box, box) ? { on: ground.node.id } : {}),
@@ -67,8 +67,11 @@ function standing(node: Node, item: Placed, { placed, resolved, leadScale }: Lay
 /** A hair more than the ink, for what is lost in counting. */
 const HAIR = 0.5;
 
-/** Running text gets the measure that it was set in, display type the width that it takes: so both break as they did. */
-function boxOf({ text, node, box }: Placed): Box {
+/**
+ * The box in which a node, put there by hand, comes out as the layout has it. Running text gets the measure that it was set in,
+ * display type the width that it takes: so both break as they did.
+ */
+export function roomOf({ text, node, box }: Placed): Box {
   if (!text || node.type !== "text" || node.plate?.per === "block") return box;
   const { set, ink } = text;
   const pad = platePad(node) * set.size;

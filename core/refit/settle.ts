@@ -62,7 +62,7 @@ function inItsPlace(
 ): Placed | undefined {
   const target = byHandIn(stage.frame, node);
   if (!target) return undefined;
-  const composed = node.type === "text" ? node.size : undefined;
+  const composed = node.type === "text" && !node.sizedHere ? node.size : undefined;
   const size = laidOut?.text?.set.size;
   const scale = size && composed ? size / composed : stage.leadScale;
   return placeIn(stage, node, target, scale, behind);

@@ -38,6 +38,7 @@ export function resolve(
       result.absent.push({ id: node.id, role: node.role, why: resolved });
     } else {
       if (place) resolved.place = place;
+      if (resolved.type === "text" && change.style?.size !== undefined) resolved.sizedHere = true;
       result.nodes.push(resolved);
     }
   }

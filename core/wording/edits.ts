@@ -24,17 +24,41 @@ export function nameOf({ name, changes }: Edit): string {
   return name ? NAMES[name] : nameOfChange(changes[0]!.at);
 }
 
+/** What was done to a node, which is called by its id. */
+function nameOfNodeChange(id: string, way: readonly string[]): string {
+  const name = id.replaceAll("-", " ");
+  switch (way.at(-1)) {
+    case "framing":
+    case "adjust":
+      return "picture in its frame";
+    case "box":
+    case "place":
+      return `${name} moved`;
+    case "hidden":
+      return `${name} hidden or shown`;
+    case "locked":
+      return `${name} locked or not`;
+    case "after":
+      return "order from back to front";
+    case undefined:
+      return `${name} added or taken out`;
+    default:
+      return way[0] === "style" ? `look of ${name}` : "layout";
+  }
+}
+
 function nameOfChange([first, key, ...way]: Address): string {
   switch (first) {
     case "message":
       return slotName(key!).toLowerCase();
     case "arrangement":
-      return way.at(-1) === "framing" || way.at(-1) === "adjust"
-        ? "picture in its frame"
-        : "layout";
+      return nameOfNodeChange(key!, way);
     case "sizes":
       if (way.length === 0) return "sizes";
-      return way[0] === "layout" ? "layout of one size" : "one size";
+      if (way[0] === "layout") return "layout of one size";
+      return way[0] === "changes"
+        ? `${nameOfNodeChange(way[1]!, way.slice(2))} on one size`
+        : "one size";
     default:
       return FIELDS[first] ?? "piece";
   }

@@ -102,6 +102,10 @@ describe("words and pictures of a message", () => {
     page = await stage.open("/pieces/opening-announcement/sizes");
     await page.getByRole("button", { name: /^Story, 1080/ }).click();
     await page.keyboard.press("Enter");
+    const surface = page.getByRole("group", { name: /by hand/ });
+    await surface.waitFor();
+    await settled(page);
+    await surface.dblclick({ position: { x: 60, y: 60 } });
     const picture = page.getByRole("button", { name: /^Picture in its frame/ });
     await picture.waitFor();
     const { x, y, width, height } = (await picture.boundingBox())!;

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { NInputNumber } from "naive-ui";
 import { useId } from "vue";
+import { readSum } from "../../core/arranging";
 
 /** A number with steps; undefined when it is empty. What may be typed is for the schema of the form to say. */
 const props = defineProps<{
@@ -10,11 +11,15 @@ const props = defineProps<{
   step?: number;
   placeholder?: string;
   size?: "small" | "medium";
+  /** Sums are taken too, such as 1080/3. */
+  sums?: boolean;
   /** What is wrong with it, in words. */
   error?: string | undefined;
 }>();
 const number = defineModel<number>();
 const reason = useId();
+
+const parse = (typed: string): number | null => readSum(typed) ?? null;
 
 const input = () => ({
   ...(props.label ? { "aria-label": props.label } : {}),
@@ -33,6 +38,7 @@ const input = () => ({
       :placeholder="placeholder ?? ''"
       :size="size ?? 'medium'"
       :input-props="input()"
+      v-bind="sums ? { parse, showButton: false } : {}"
       :status="error ? 'error' : undefined"
       @update:value="number = $event ?? undefined"
     />

@@ -12,6 +12,7 @@ import { usePiece } from "./piece";
 import { useSharedWall } from "../wall/wall-key";
 import { counted } from "../common/counted";
 import FindingCard from "./preflight/FindingCard.vue";
+import HandPanel from "./hand/HandPanel.vue";
 import LayoutPicker from "./sizes/LayoutPicker.vue";
 import LeadChange from "./sizes/LeadChange.vue";
 import PicturePanel from "./sizes/PicturePanel.vue";
@@ -59,6 +60,7 @@ const showsSize = computed(() => !["batch", "deliver", "look"].includes(props.st
         <p class="quiet number small">{{ placement.width }} × {{ placement.height }}</p>
         <p v-if="placement.note" class="quiet small">{{ placement.note }}</p>
       </header>
+      <HandPanel v-if="bench.large" />
       <FindingCard
         v-for="(finding, index) in findings"
         :key="index"

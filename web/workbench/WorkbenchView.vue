@@ -18,6 +18,7 @@ import PreflightStep from "./preflight/PreflightStep.vue";
 import SizesStep from "./sizes/SizesStep.vue";
 import { useBench } from "./bench";
 import { useLibrary } from "../common/library";
+import { useHand } from "./hand/hand";
 import { usePiece } from "./piece";
 import { useWall } from "../wall/use-wall";
 import { useShortcuts } from "./use-shortcuts";
@@ -28,10 +29,11 @@ const props = defineProps<{ id: string; step: Step }>();
 const library = useLibrary();
 const open = usePiece();
 const bench = useBench();
+const hand = useHand();
 const router = useRouter();
 
 const wall = useWall({
-  piece: () => (bench.showBefore && open.before) || open.piece,
+  piece: () => (bench.showBefore && open.before) || (hand.rested ?? open.piece),
   brand: () => open.brand,
   reportsOn: () => open.placements,
 });

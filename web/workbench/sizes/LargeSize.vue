@@ -1,25 +1,109 @@
 <script setup lang="ts">
+import { computed, nextTick, ref, watch } from "vue";
 import type { Placement } from "../../../core/placements";
+import GraphicTile from "../../common/GraphicTile.vue";
+import SafetyOverlay from "../../common/SafetyOverlay.vue";
+import { wallWidths } from "../../wall/packing";
+import { useWall } from "../../wall/use-wall";
+import { useBench } from "../bench";
+import { useHand } from "../hand/hand";
+import HandSurface from "../hand/HandSurface.vue";
+import { usePiece } from "../piece";
+import PictureHandles from "./PictureHandles.vue";
 import WallTile from "./WallTile.vue";
 
-/** One size, as large as the room allows, but never larger than it will be seen. `room` is CSS pixels. */
+/**
+ * One size, as large as the room allows but never larger than it will be seen, to be worked on by hand; the others stand in a
+ * row beneath and follow. `room` is CSS pixels.
+ */
 const props = defineProps<{ placement: Placement; room: { width: number; height: number } }>();
 
-function widthOf({ width, height }: Placement): number {
-  const [wide, high] = [props.room.width - 64, props.room.height - 120];
-  return Math.round(Math.max(60, Math.min(wide, (high * width) / height, width)));
+const open = usePiece();
+const bench = useBench();
+const hand = useHand();
+const wall = useWall({
+  piece: () => (bench.showBefore && open.before) || (hand.draft ?? open.piece),
+  brand: () => open.brand,
+});
+const report = computed(() => wall.reports.value.get(props.placement.id));
+watch(report, (now) => (hand.report = now), { immediate: true });
+
+const ROW = 132;
+const width = computed(() => {
+  const [wide, high] = [props.room.width - 64, props.room.height - 96 - ROW];
+  const { width: own, height } = props.placement;
+  return Math.round(Math.max(60, Math.min(wide, (high * own) / height, own)));
+});
+const pointed = computed(() => report.value?.nodes.find(({ id }) => id === bench.pointed));
+
+/** The picture that is moved in its frame. */
+const cropped = ref<string>();
+watch(
+  () => [props.placement.id, hand.selected],
+  () => (cropped.value = undefined),
+);
+async function crop(node: string): Promise<void> {
+  await nextTick();
+  cropped.value = node;
 }
+
+function write(slot: string): void {
+  const field = document.querySelector<HTMLTextAreaElement>(`[data-slot="${slot}"] textarea`);
+  field?.focus();
+  field?.select();
+}
+
+const others = computed(() => open.placements.filter(({ id }) => id !== props.placement.id));
+const widths = computed(() => wallWidths(others.value, 0.3));
 </script>
 
 <template>
   <div class="large">
-    <WallTile :key="placement.id" :placement="placement" :width="widthOf(placement)" />
+    <div class="frame" :style="{ width: `${width}px` }">
+      <GraphicTile :wall="wall" :placement="placement" :width="width" :label="placement.name" />
+      <SafetyOverlay
+        :placement="placement"
+        :covered="bench.showCovered"
+        :places="[]"
+        :pointed="pointed"
+      />
+      <HandSurface :placement="placement" :width="width" @write="write" @crop="crop" />
+      <PictureHandles
+        v-if="cropped"
+        :placement="placement"
+        :width="width"
+        :only="cropped"
+        @done="cropped = undefined"
+      />
+    </div>
+    <div class="row" role="group" aria-label="The other sizes">
+      <WallTile
+        v-for="one in others"
+        :key="one.id"
+        :placement="one"
+        :width="widths.get(one.id) ?? 1"
+        brief
+      />
+    </div>
   </div>
 </template>
 
 <style scoped>
 .large {
   display: grid;
-  justify-content: center;
+  gap: 24px;
+}
+
+.frame {
+  position: relative;
+  margin: 0 auto;
+}
+
+.row {
+  display: flex;
+  gap: 12px;
+  align-items: end;
+  padding: 4px 4px 12px;
+  overflow-x: auto;
 }
 </style>

@@ -1,19 +1,29 @@
 <script setup lang="ts">
-import { computed, ref } from "vue";
+import { computed, onMounted, ref, useTemplateRef } from "vue";
 import { slotName } from "../../../core/message";
 import type { Placement } from "../../../core/placements";
 import { usePiece } from "../piece";
 import { usePictureStyle, type ShownPicture } from "./use-picture-style";
 
 /** Over a size that is looked at large: its pictures, to be moved and enlarged inside their frames. */
-const props = defineProps<{ placement: Placement; width: number }>();
+const props = defineProps<{ placement: Placement; width: number; only: string }>();
+const emit = defineEmits<{ done: [] }>();
 
 const open = usePiece();
 /** By hand on one size is a change of that size; by hand on the lead holds for all. */
-const { pictures, move, zoomOf, zoomTo, release } = usePictureStyle({
+const {
+  pictures: all,
+  move,
+  zoomOf,
+  zoomTo,
+  release,
+} = usePictureStyle({
   placement: () => props.placement.id,
   local: () => open.piece?.lead !== props.placement.id,
 });
+const pictures = computed(() => all.value.filter(({ node }) => node.id === props.only));
+const handles = useTemplateRef("handles");
+onMounted(() => handles.value?.querySelector("button")?.focus());
 /** CSS pixels for each output pixel. */
 const scale = computed(() => props.width / props.placement.width);
 
@@ -61,6 +71,10 @@ const arrows: Record<string, [x: number, y: number]> = {
 
 /** An arrow moves by one pixel of the size, with Shift by ten. */
 function nudge(event: KeyboardEvent, shown: ShownPicture): void {
+  if (event.key === "Escape") {
+    event.stopPropagation();
+    return emit("done");
+  }
   const arrow = arrows[event.key];
   if (!arrow && event.key !== "+" && event.key !== "-") return;
   event.preventDefault();
@@ -72,7 +86,7 @@ function nudge(event: KeyboardEvent, shown: ShownPicture): void {
 </script>
 
 <template>
-  <div class="handles">
+  <div ref="handles" class="handles">
     <button
       v-for="shown in pictures"
       :key="shown.node.id"
@@ -111,7 +125,7 @@ function nudge(event: KeyboardEvent, shown: ShownPicture): void {
 .handle:hover,
 .handle:focus-visible,
 .handle.held {
-  outline: 2px solid var(--zest);
+  outline: 3px dashed var(--zest);
   outline-offset: -2px;
 }
 

@@ -38,7 +38,7 @@ watchEffect(() => {
 
 <template>
   <div ref="centre" class="sizes">
-    <WallBar :title="counted(placements.length, 'size')">
+    <WallBar :title="bench.largeOne?.name ?? counted(placements.length, 'size')">
       <SliderField
         v-if="!bench.large"
         v-model="zoom"

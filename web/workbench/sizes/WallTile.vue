@@ -9,7 +9,6 @@ import { usePiece } from "../piece";
 import { LEAST_TILE } from "../../wall/packing";
 import { useSharedWall } from "../../wall/wall-key";
 import GraphicTile from "../../common/GraphicTile.vue";
-import PictureHandles from "./PictureHandles.vue";
 import SafetyOverlay from "../../common/SafetyOverlay.vue";
 
 /** One size on the wall, with its name and what was found about it; `brief` without its sides. `width` is CSS pixels. */
@@ -72,7 +71,6 @@ function enlarge(): void {
           :pointed="pointed"
         />
       </button>
-      <PictureHandles v-if="bench.large && isSelected" :placement="placement" :width="width" />
     </div>
     <figcaption>
       <span class="name"><b v-if="isLead">Lead</b> {{ placement.name }}</span>

@@ -1,0 +1,267 @@
+import { expect } from "chai";
+import { demoPiece } from "../../tests/support/demo";
+import { applyEdit, editTo, invertEdit, type Edit } from "../edit";
+import { box, centre, hullOf, right, type Box } from "../geometry";
+import { Piece } from "../piece";
+import { shippedPlacement, type Placement } from "../placements";
+import {
+  aligned,
+  changed,
+  changedIn,
+  distributed,
+  duplicated,
+  equalled,
+  fittedInto,
+  givenBack,
+  layered,
+  leadBox,
+  placedAt,
+  readSum,
+  removed,
+  resized,
+  snapped,
+  textSized,
+  turnedBy,
+  withShape,
+  withWords,
+  type Side,
+  type Toward,
+} from "./index";
+
+const piece = demoPiece("quillmere", "opening-announcement");
+const at = (id: string): Placement => shippedPlacement(id)!;
+const lead = at(piece.lead);
+const node = (of: Piece, id: string) => of.arrangement.find((one) => one.id === id)!;
+const boxes = (...all: Box[]) => new Map(all.map((one, index) => [String(index), one]));
+
+describe("arranging by hand", () => {
+  it("puts a node of the lead exactly where it is put, for all sizes", () => {
+    const to = box(111, 222, 333, 444);
+    const after = placedAt(piece, lead, new Map([["headline", to]]));
+    expect(leadBox(after, lead, node(after, "headline"))).to.deep.equal(to);
+    expect(after.sizes).to.deep.equal(piece.sizes);
+  });
+
+  it("puts a node of another size there alone, and gives it back", () => {
+    const story = at("story");
+    const to = box(108, 192, 540, 960);
+    const after = placedAt(piece, story, new Map([["headline", to]]));
+    expect(after.arrangement).to.deep.equal(piece.arrangement);
+    const { changes } = after.sizes.find(({ placement }) => placement === "story")!;
+    expect(changes.headline!.place).to.deep.equal(box(0.1, 0.1, 0.5, 0.5));
+    expect(changedIn(after, "story")).to.deep.equal(["headline"]);
+    expect(givenBack(after, ["headline"], "story")).to.deep.equal(piece);
+  });
+
+  it("sets words so large as they are typed, in the pixels of the size", () => {
+    const after = textSized(piece, lead, new Map([["headline", 123]]));
+    expect(node(after, "headline").style.size).to.be.closeTo(123, 1e-9);
+    const story = at("story");
+    const local = textSized(piece, story, new Map([["headline", 120]]));
+    const own = local.sizes.find(({ placement }) => placement === "story")!.changes.headline!;
+    const scale = Math.sqrt((story.width * story.height) / (lead.width * lead.height));
+    expect(own.style!.size! * scale).to.be.closeTo(120, 1e-9);
+  });
+
+  it("changes one size without the others, and keeps what it had of its own", () => {
+    const moved = placedAt(piece, at("story"), new Map([["headline", box(0, 0, 108, 192)]]));
+    const after = changed(moved, ["headline"], { style: { opacity: 0.5 } }, "story");
+    const { headline } = after.sizes.find(({ placement }) => placement === "story")!.changes;
+    expect(headline).to.deep.equal({ place: box(0, 0, 0.1, 0.1), style: { opacity: 0.5 } });
+  });
+
+  it("takes out a node with the words that only it shows, and nothing that names it is left", () => {
+    const local = changed(piece, ["headline"], { hidden: true }, "story");
+    const after = Piece.parse(removed(local, ["headline"]));
+    expect(after.message).not.to.have.property("headline");
+    expect(JSON.stringify(after.arrangement)).not.to.contain('"headline"');
+    expect(changedIn(after, "story")).to.deep.equal([]);
+    const { piece: twice, ids } = duplicated(piece, ["headline"], 10);
+    expect(removed(twice, ids).message).to.deep.equal(piece.message);
+  });
+
+  it("brings nodes nearer to the front and back again, in their own order", () => {
+    const ids = piece.arrangement.map(({ id }) => id);
+    const order = (of: Piece) => of.arrangement.map(({ id }) => id);
+    const pair = [ids[1]!, ids[3]!];
+    expect(order(layered(piece, pair, "front")).slice(-2)).to.deep.equal(pair);
+    expect(order(layered(piece, pair, "back")).slice(0, 2)).to.deep.equal(pair);
+    const forward = layered(piece, [ids[0]!], "forward");
+    expect(order(forward).slice(0, 2)).to.deep.equal([ids[1], ids[0]]);
+    expect(order(layered(forward, [ids[0]!], "backward"))).to.deep.equal(ids);
+    expect(order(layered(piece, [ids.at(-1)!], "forward"))).to.deep.equal(ids);
+  });
+
+  it("adds shapes and words that are whole in the frame, each with a name of its own", () => {
+    const one = withShape(piece, "ellipse");
+    const two = withShape(one.piece, "ellipse");
+    const three = Piece.parse(withWords(two.piece, "Bring a friend").piece);
+    expect([one.id, two.id]).to.deep.equal(["ellipse", "ellipse-2"]);
+    for (const { box: b } of three.arrangement.slice(-3)) {
+      expect(b.x >= 0 && b.y >= 0 && right(b) <= 1080 && b.y + b.height <= 1350).to.equal(true);
+      expect(b.width * b.height).to.be.greaterThan(0);
+    }
+    expect(Object.values(three.message)).to.deep.include({ text: "Bring a friend" });
+  });
+});
+
+describe("lines that a hand snaps to", () => {
+  const frame = box(0, 0, 1000, 1000);
+  const targets = { frame, margin: box(50, 50, 900, 900), safe: frame, others: [] as Box[] };
+
+  it("are the frame’s middle, the margins and other boxes, to the exact pixel", () => {
+    const near = snapped(box(396, 47, 200, 100), targets, 6);
+    expect(near.by).to.deep.equal({ x: 4, y: 3 });
+    expect(near.guides.map(({ axis, at: where }) => [axis, where])).to.deep.equal([
+      ["x", 500],
+      ["y", 50],
+    ]);
+    const other = { ...targets, others: [box(200, 300, 150, 50)] };
+    expect(snapped(box(353, 600, 80, 40), other, 6).by.x).to.equal(-3);
+    expect(snapped(box(367, 600, 80, 40), other, 6).by.x).to.equal(0);
+  });
+
+  it("leave equal gaps beside and between others", () => {
+    const row = { ...targets, others: [box(100, 400, 100, 60), box(230, 400, 100, 60)] };
+    expect(snapped(box(363, 410, 70, 33), row, 6).by.x).to.equal(-3);
+    const apart = { ...targets, others: [box(100, 400, 100, 60), box(413, 400, 100, 60)] };
+    // 213 pixels lie between them: 63 wide, it stands 75 from each.
+    expect(snapped(box(271, 410, 63, 33), apart, 6).by.x).to.equal(4);
+  });
+
+  it("hold the edge that is pulled and leave the others alone", () => {
+    const pulled = snapped(box(40, 300, 455, 77), targets, 8, { x: "end", y: "none" });
+    expect(pulled.by).to.deep.equal({ x: 5, y: 0 });
+  });
+});
+
+describe("boxes that are put in order", () => {
+  const three = boxes(box(10, 10, 30, 20), box(70, 50, 10, 40), box(100, 5, 50, 10));
+
+  it("stand on one line", () => {
+    const sides: [Side, (b: Box) => number, number][] = [
+      ["left", ({ x }) => x, 10],
+      ["right", right, 150],
+      ["centre", (b) => centre(b).x, 80],
+      ["top", ({ y }) => y, 5],
+      ["bottom", ({ y, height }) => y + height, 90],
+      ["middle", (b) => centre(b).y, 47.5],
+    ];
+    for (const [side, line, where] of sides)
+      for (const b of aligned(three, side).values()) expect(line(b), side).to.equal(where);
+  });
+
+  it("have equal gaps, and the outermost stay", () => {
+    const spread = [...distributed(three, "x").values()].sort((a, b) => a.x - b.x);
+    expect(spread.map(({ x }) => x)).to.deep.equal([10, 65, 100]);
+  });
+
+  it("are as wide as the widest, about their middles", () => {
+    const wide = equalled(three, "width");
+    expect([...wide.values()].map(({ width }) => width)).to.deep.equal([50, 50, 50]);
+    expect(centre(wide.get("1")!).x).to.equal(75);
+  });
+
+  it("keep their places in a hull that is pulled", () => {
+    const hull = hullOf([...three.values()]);
+    const twice = { ...hull, width: 2 * hull.width, height: 2 * hull.height };
+    expect(hullOf([...fittedInto(three, hull, twice).values()])).to.deep.equal(twice);
+  });
+});
+
+describe("handles", () => {
+  const from = box(100, 100, 200, 100);
+
+  it("move their edges and leave the ones across", () => {
+    expect(resized(from, { x: 1, y: 1 }, { x: 20, y: 10 })).to.deep.equal(box(100, 100, 220, 110));
+    expect(resized(from, { x: -1, y: 0 }, { x: 20, y: 10 })).to.deep.equal(box(120, 100, 180, 100));
+    expect(resized(from, { x: -1, y: 0 }, { x: 900, y: 0 })).to.deep.equal(box(299, 100, 1, 100));
+  });
+
+  it("keep the proportion, or the middle, when asked", () => {
+    const kept = resized(from, { x: 1, y: 1 }, { x: 100, y: 0 }, { proportional: true });
+    expect(kept).to.deep.equal(box(100, 100, 300, 150));
+    const about = resized(from, { x: 1, y: 0 }, { x: 10, y: 0 }, { fromCentre: true });
+    expect(about).to.deep.equal(box(90, 100, 220, 100));
+  });
+
+  it("turn to steps of fifteen degrees when near, and stay within half a circle", () => {
+    const turn = (to: number, start = 0) => {
+      const way = (to * Math.PI) / 180;
+      const pointer = { x: Math.cos(way), y: Math.sin(way) };
+      return turnedBy({ x: 0, y: 0 }, { x: 1, y: 0 }, pointer, start, 15);
+    };
+    expect(turn(43)).to.be.closeTo(45, 1e-9);
+    expect(turn(37.5)).to.be.closeTo(37.5, 1e-9);
+    expect(turn(90, 150)).to.be.closeTo(-120, 1e-9);
+  });
+});
+
+describe("lengths that are typed", () => {
+  it("are numbers and sums", () => {
+    const all = ["1080/3", "12", "2*(3+4)", "100 − 12.5", "-4", "1,5 px", "1080÷4×3"].map(readSum);
+    expect(all).to.deep.equal([360, 12, 14, 87.5, -4, 1.5, 810]);
+    expect(["", "x", "3+", "(2", "2)", "1/0", "1..2"].map(readSum)).to.deep.equal(
+      Array(7).fill(undefined),
+    );
+  });
+});
+
+describe("a long session by hand", () => {
+  it("of 1 000 edits is taken back to the exact document, and done again to the exact result", () => {
+    let seed = 20261127;
+    const random = (most: number): number => {
+      seed = (Math.imul(seed, 1664525) + 1013904223) >>> 0;
+      return seed % most;
+    };
+    const one = <T>(list: readonly T[]): T => list[random(list.length)]!;
+    const sides: Side[] = ["left", "centre", "right", "top", "middle", "bottom"];
+    const ways: Toward[] = ["front", "forward", "backward", "back"];
+    const sizes = piece.sizes.map(({ placement }) => placement);
+
+    const step = (now: Piece): Piece => {
+      const id = one(now.arrangement).id;
+      const place = box(random(900), random(900), 1 + random(500), 1 + random(500));
+      const on = one(sizes);
+      const where = at(on === piece.lead ? "story" : on);
+      switch (random(9)) {
+        case 0:
+          return placedAt(now, lead, new Map([[id, place]]));
+        case 1:
+          return placedAt(now, where, new Map([[id, place]]));
+        case 2:
+          return changed(now, [id], { style: { opacity: (1 + random(100)) / 101 } });
+        case 3:
+          return changed(now, [id], { hidden: random(2) === 0 }, where.id);
+        case 4:
+          return layered(now, [id], one(ways));
+        case 5:
+          return now.arrangement.length < 30 ? duplicated(now, [id], random(50)).piece : now;
+        case 6:
+          return now.arrangement.length > 5 ? removed(now, [id]) : now;
+        case 7:
+          return givenBack(now, changedIn(now, where.id), where.id);
+        default: {
+          const some = now.arrangement.slice(0, 4).map((n) => [n.id, n.box] as const);
+          return placedAt(now, lead, aligned(new Map(some), one(sides)));
+        }
+      }
+    };
+
+    const history: Edit[] = [];
+    let now = piece;
+    while (history.length < 1000) {
+      const after = step(now);
+      const edit = editTo(now, after);
+      if (!edit) continue;
+      now = applyEdit(now, edit);
+      expect(now).to.deep.equal(after);
+      history.push(edit);
+    }
+    expect(Piece.safeParse(now).success).to.equal(true);
+    const back = history.reduceRight((of, edit) => applyEdit(of, invertEdit(edit)), now);
+    expect(back).to.deep.equal(piece);
+    const again = history.reduce(applyEdit, back);
+    expect(again).to.deep.equal(now);
+  });
+});

@@ -1,0 +1,81 @@
+import type { Node, Piece } from "../piece";
+
+export type Toward = "front" | "forward" | "backward" | "back";
+
+/** The piece with some nodes nearer to the front or the back. They keep their order among each other. */
+export function layered(piece: Piece, ids: readonly string[], to: Toward): Piece {
+  const chosen = new Set(ids);
+  const all = [...piece.arrangement];
+  const own = all.filter(({ id }) => chosen.has(id));
+  const others = all.filter(({ id }) => !chosen.has(id));
+  if (own.length === 0) return piece;
+  if (to === "front") return { ...piece, arrangement: [...others, ...own] };
+  if (to === "back") return { ...piece, arrangement: [...own, ...others] };
+  const ends = all.flatMap(({ id }, index) => (chosen.has(id) ? [index] : []));
+  const below = all.slice(0, to === "forward" ? ends.at(-1)! : ends[0]).filter(isOther);
+  const at = to === "forward" ? below.length + 1 : Math.max(0, below.length - 1);
+  return { ...piece, arrangement: others.toSpliced(at, 0, ...own) };
+
+  function isOther({ id }: Node): boolean {
+    return !chosen.has(id);
+  }
+}
+
+/** An id that no node of the piece has. */
+export function freeNodeId(piece: Piece, wish: string): string {
+  const taken = new Set(piece.arrangement.map(({ id }) => id));
+  if (!taken.has(wish)) return wish;
+  let number = 2;
+  while (taken.has(`${wish}-${number}`)) number++;
+  return `${wish}-${number}`;
+}
+
+/** The piece without some nodes, and without the words and pictures that only they show. */
+export function removed(piece: Piece, ids: readonly string[]): Piece {
+  const gone = new Set(ids);
+  const stays = piece.arrangement.filter(({ id }) => !gone.has(id));
+  const shown = new Set(stays.flatMap(({ slot }) => slot ?? []));
+  const slots = new Set(
+    piece.arrangement.flatMap(({ id, slot }) =>
+      gone.has(id) && slot !== undefined && !shown.has(slot) ? [slot] : [],
+    ),
+  );
+  const message = Object.entries(piece.message).filter(([slot]) => !slots.has(slot));
+  return {
+    ...piece,
+    message: Object.fromEntries(message) as Piece["message"],
+    arrangement: stays.map((node) =>
+      node.on !== undefined && gone.has(node.on) ? withoutGround(node) : node,
+    ),
+    sizes: piece.sizes.map((size) => ({
+      ...size,
+      changes: Object.fromEntries(Object.entries(size.changes).filter(([id]) => !gone.has(id))),
+    })),
+  };
+}
+
+function withoutGround({ on: _on, ...node }: Node): Node {
+  return node;
+}
+
+/** Copies of nodes in front of them, a little aside, with the same words; answers the copies' ids too. */
+export function duplicated(
+  piece: Piece,
+  ids: readonly string[],
+  aside: number,
+): { piece: Piece; ids: string[] } {
+  const made: string[] = [];
+  const after = ids.reduce((done, id) => {
+    const index = done.arrangement.findIndex((node) => node.id === id);
+    const node = done.arrangement[index];
+    if (!node) return done;
+    const copy = freeNodeId(done, id.replace(/-\d+$/, ""));
+    made.push(copy);
+    const box = { ...node.box, x: node.box.x + aside, y: node.box.y + aside };
+    return {
+      ...done,
+      arrangement: done.arrangement.toSpliced(index + 1, 0, { ...node, id: copy, box }),
+    };
+  }, piece);
+  return { piece: after, ids: made };
+}

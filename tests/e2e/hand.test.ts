@@ -1,0 +1,156 @@
+import { expect } from "chai";
+import type { Locator, Page } from "playwright-core";
+import type { PieceAnswer } from "../../core/api";
+import { findings } from "../support/axe";
+import { settled } from "../support/browser";
+import { Stage } from "../support/stage";
+
+describe("a size worked on by hand", () => {
+  const stage = new Stage();
+  let page: Page;
+  let surface: Locator;
+
+  /** A size of the first piece, large. */
+  async function open(size: string): Promise<void> {
+    page = await stage.openPiece("opening-announcement");
+    await page.getByRole("button", { name: new RegExp(`^${size}, \\d`) }).press("Enter");
+    surface = page.getByRole("group", { name: /by hand/ });
+    await surface.waitFor();
+    await settled(page);
+  }
+  const saved = () =>
+    page
+      .getByRole("status")
+      .filter({ hasText: /^Saved$/ })
+      .waitFor();
+  const field = (name: string) => page.getByRole("textbox", { name, exact: true });
+  const stored = async () =>
+    (await stage.program.ask<PieceAnswer>("/api/pieces/opening-announcement")).piece;
+  const inList = (name: string) =>
+    page
+      .getByRole("region", { name: "Everything on this size" })
+      .getByRole("button", { name, exact: true });
+
+  /** Presses at a place in pixels of a frame `wide` pixels across, and lets go at another. */
+  async function drag(wide: number, from: [number, number], to: [number, number], key?: string) {
+    const { x, y, width } = (await surface.boundingBox())!;
+    const by = width / wide;
+    await page.mouse.move(x + from[0] * by, y + from[1] * by);
+    await page.mouse.down();
+    if (key) await page.keyboard.down(key);
+    const steps = 8;
+    await page.mouse.move(x + to[0] * by, y + to[1] * by, { steps });
+    await page.mouse.up();
+    if (key) await page.keyboard.up(key);
+  }
+
+  it("lets a node be dragged to the margin, to the pixel, and takes it back", async () => {
+    await open("Photo feed, tall");
+    const before = await stored();
+    await inList("Headline").click();
+    const [x, y] = [Number(await field("X").inputValue()), Number(await field("Y").inputValue())];
+    // What comes within a few pixels of the margin, 100 from the right edge, stands on it.
+    await drag(1080, [x + 150, y + 80], [x + 150 + 342, y + 80]);
+    await saved();
+    expect(await field("X").inputValue()).to.equal(String(1080 - 100 - 530));
+    const after = await stored();
+    const headline = after.arrangement.find(({ id }) => id === "headline")!;
+    expect(headline.box).to.deep.equal({ x: 450, y, width: 530, height: 362 });
+    const undo = page.getByRole("button", { name: "Undo" });
+    expect(await undo.getAttribute("title")).to.contain("headline moved");
+    await undo.click();
+    await saved();
+    await page.waitForFunction(
+      (was) => document.querySelector<HTMLInputElement>("input[aria-label=X]")?.value === was,
+      String(x),
+    );
+    expect((await stored()).arrangement).to.deep.equal(before.arrangement);
+    // With Ctrl it stands where it is let go.
+    await drag(1080, [x + 150, y + 80], [x + 150 + 342, y + 80], "Control");
+    await saved();
+    expect(Number(await field("X").inputValue()))
+      .to.be.closeTo(x + 342, 2)
+      .and.not.equal(450);
+  });
+
+  it("keeps what was moved on one size when the message changes, and gives it back", async () => {
+    await open("Story");
+    await inList("Date").click();
+    const y = Number(await field("Y").inputValue());
+    await field("Y").fill("1080/2 + 160");
+    await field("Y").press("Enter");
+    await saved();
+    expect(y).not.to.equal(700);
+    const placeOf = async () => {
+      const size = (await stored()).sizes.find(({ placement }) => placement === "story");
+      return Object.entries(size!.changes).find(([id]) => id.startsWith("date"))?.[1].place;
+    };
+    expect((await placeOf())!.y * 1920).to.be.closeTo(700, 0.01);
+    await page.getByRole("textbox", { name: "Headline" }).fill("Boats at rest in winter light");
+    await saved();
+    expect((await placeOf())!.y * 1920).to.be.closeTo(700, 0.01);
+    await inList("Date own").click();
+    expect(await field("Y").inputValue()).to.equal("700");
+    await page
+      .getByRole("region", { name: "By hand" })
+      .getByRole("button", { name: "Back to how the lead has it" })
+      .click();
+    await saved();
+    expect(await placeOf()).to.equal(undefined);
+  });
+
+  it("aligns and spaces several, copies, layers and takes out, and undoes it all", async () => {
+    await open("Photo feed, tall");
+    const before = await stored();
+    await page.getByRole("button", { name: "Add a rectangle" }).click();
+    await saved();
+    expect(await field("Width").inputValue()).not.to.equal("");
+    for (let copies = 0; copies < 2; copies++) {
+      await surface.focus();
+      await page.keyboard.press("Control+d");
+      await page.keyboard.press("Shift+ArrowDown");
+      await saved();
+    }
+    await inList("Ornament").click();
+    await inList("Ornament 2").click({ modifiers: ["Shift"] });
+    await inList("Ornament 3").click({ modifiers: ["Shift"] });
+    await page.getByRole("button", { name: "Align left edges" }).click();
+    await page.getByRole("button", { name: "Gaps down" }).click();
+    await saved();
+    const three = (await stored()).arrangement.filter(({ id }) => id.startsWith("rectangle"));
+    expect(new Set(three.map(({ box }) => Math.round(box.x))).size).to.equal(1);
+    const ys = three.map(({ box }) => box.y).sort((a, b) => a - b);
+    expect(ys[1]! - ys[0]!).to.be.closeTo(ys[2]! - ys[1]!, 0.01);
+    await page.getByRole("button", { name: "To back" }).click();
+    await saved();
+    await surface.focus();
+    await page.keyboard.press("Delete");
+    await saved();
+    for (let more = true; more;) {
+      const answered = page.waitForResponse((response) => response.url().endsWith("/undo"));
+      await page.getByRole("button", { name: "Undo" }).click();
+      more = ((await (await answered).json()) as PieceAnswer).undo !== undefined;
+    }
+    expect((await stored()).arrangement).to.deep.equal(before.arrangement);
+  });
+
+  it("is worked by keys alone, and says what is selected", async () => {
+    await open("Photo feed, tall");
+    await surface.focus();
+    await page.keyboard.press("Tab");
+    const said = surface.getByRole("status");
+    const first = await said.textContent();
+    await page.keyboard.press("Tab");
+    expect(await said.textContent()).not.to.equal(first);
+    const x = Number(await field("X").inputValue());
+    await page.keyboard.press("ArrowRight");
+    await page.keyboard.press("Shift+ArrowRight");
+    await saved();
+    expect(Number(await field("X").inputValue())).to.be.closeTo(x + 11, 0.1);
+    await page.keyboard.press("Escape");
+    expect(await said.textContent()).to.equal("Nothing selected");
+    expect(await findings(page)).to.deep.equal([]);
+    await page.keyboard.press("Escape");
+    await page.locator(".wall").waitFor();
+  });
+});

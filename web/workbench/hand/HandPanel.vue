@@ -1,0 +1,211 @@
+<script setup lang="ts">
+import {
+  AlignCenterHorizontal,
+  AlignCenterVertical,
+  AlignEndHorizontal,
+  AlignEndVertical,
+  AlignHorizontalDistributeCenter,
+  AlignStartHorizontal,
+  AlignStartVertical,
+  AlignVerticalDistributeCenter,
+  ArrowBigRight,
+  Badge,
+  BringToFront,
+  Circle,
+  Copy,
+  Minus,
+  RectangleHorizontal,
+  SendToBack,
+  Star,
+  Trash2,
+  Type,
+} from "@lucide/vue";
+import { NButton, NButtonGroup, NCheckbox } from "naive-ui";
+import { computed, type Component } from "vue";
+import { withShape, withWords, type AddedShape, type Side } from "../../../core/arranging";
+import type { Box } from "../../../core/geometry";
+import NumberField from "../../ui/NumberField.vue";
+import { useHand } from "./hand";
+import HandStyle from "./HandStyle.vue";
+import NodeList from "./NodeList.vue";
+
+/** In the ledger, while one size is worked on by hand: what is selected, where it stands, and all that is there. */
+const hand = useHand();
+
+const one = computed(() => (hand.chosen.length === 1 ? hand.chosen[0] : undefined));
+const FIELDS = [
+  { key: "x", label: "X" },
+  { key: "y", label: "Y" },
+  { key: "width", label: "Width" },
+  { key: "height", label: "Height" },
+] as const;
+
+function put(key: keyof Box, value: number | undefined): void {
+  if (!one.value || value === undefined) return;
+  const { id, start } = one.value;
+  const least = key === "width" || key === "height" ? 1 : -Infinity;
+  hand.put(new Map([[id, { ...start, [key]: Math.max(least, value) }]]));
+}
+
+const SIDES: { side: Side; label: string; icon: Component }[] = [
+  { side: "left", label: "Align left edges", icon: AlignStartVertical },
+  { side: "centre", label: "Align centres", icon: AlignCenterVertical },
+  { side: "right", label: "Align right edges", icon: AlignEndVertical },
+  { side: "top", label: "Align top edges", icon: AlignStartHorizontal },
+  { side: "middle", label: "Align middles", icon: AlignCenterHorizontal },
+  { side: "bottom", label: "Align bottom edges", icon: AlignEndHorizontal },
+];
+const ADDED: { kind: AddedShape; label: string; icon: Component }[] = [
+  { kind: "rectangle", label: "a rectangle", icon: RectangleHorizontal },
+  { kind: "ellipse", label: "a circle", icon: Circle },
+  { kind: "burst", label: "a burst", icon: Badge },
+  { kind: "star", label: "a star", icon: Star },
+  { kind: "arrow", label: "an arrow", icon: ArrowBigRight },
+  { kind: "line", label: "a line", icon: Minus },
+];
+const tidy = (value: number): number => Math.round(value * 10) / 10;
+</script>
+
+<template>
+  <section class="panel" aria-label="By hand">
+    <p v-if="!hand.isLead" class="quiet small">
+      Changes here are this size’s own. Work on the lead to change all sizes.
+    </p>
+    <template v-if="hand.chosen.length > 0">
+      <h3>{{ one?.name ?? `${hand.chosen.length} selected` }}</h3>
+      <div v-if="one" class="fields">
+        <label v-for="{ key, label } in FIELDS" :key="key">
+          <span class="quiet small">{{ label }}</span>
+          <NumberField
+            size="small"
+            sums
+            :label="label"
+            :model-value="tidy(one.start[key])"
+            @update:model-value="put(key, $event)"
+          />
+        </label>
+      </div>
+      <NButtonGroup size="small" class="icons">
+        <NButton
+          v-for="{ side, label, icon } in SIDES"
+          :key="side"
+          :aria-label="label"
+          :title="
+            hand.boxes.size > 1
+              ? label
+              : `${label.replace(/ (edges|centres|middles)/, '')} in the margins`
+          "
+          @click="hand.align(side)"
+        >
+          <component :is="icon" :size="15" aria-hidden="true" />
+        </NButton>
+      </NButtonGroup>
+      <div v-if="hand.boxes.size > 1" class="row">
+        <NButton
+          size="small"
+          :disabled="hand.boxes.size < 3"
+          title="Equal gaps from left to right"
+          @click="hand.distribute('x')"
+        >
+          <AlignHorizontalDistributeCenter :size="15" aria-hidden="true" /> Gaps across
+        </NButton>
+        <NButton
+          size="small"
+          :disabled="hand.boxes.size < 3"
+          title="Equal gaps from top to bottom"
+          @click="hand.distribute('y')"
+        >
+          <AlignVerticalDistributeCenter :size="15" aria-hidden="true" /> Gaps down
+        </NButton>
+        <NButton size="small" @click="hand.equal('width')">Same width</NButton>
+        <NButton size="small" @click="hand.equal('height')">Same height</NButton>
+      </div>
+      <div v-if="hand.isLead" class="row">
+        <NButton size="small" title="]" @click="hand.layer('front')">
+          <BringToFront :size="15" aria-hidden="true" /> To front
+        </NButton>
+        <NButton size="small" title="[" @click="hand.layer('back')">
+          <SendToBack :size="15" aria-hidden="true" /> To back
+        </NButton>
+        <NButton size="small" title="Ctrl + D" @click="hand.copy()">
+          <Copy :size="15" aria-hidden="true" /> Duplicate
+        </NButton>
+      </div>
+      <HandStyle />
+      <NCheckbox
+        v-if="hand.isLead && one?.node.slot"
+        :checked="one.node.keep === 'if-room'"
+        @update:checked="hand.change({ keep: $event ? 'if-room' : 'always' })"
+      >
+        May be left out where there is no room
+      </NCheckbox>
+      <div class="row">
+        <NButton
+          v-if="hand.chosen.some(({ local }) => local)"
+          size="small"
+          @click="hand.giveBack()"
+        >
+          Back to how the lead has it
+        </NButton>
+        <NButton size="small" title="Delete" @click="hand.remove()">
+          <Trash2 :size="15" aria-hidden="true" />
+          {{ hand.isLead ? "Take out" : "Hide on this size" }}
+        </NButton>
+      </div>
+    </template>
+    <p v-else class="quiet small">
+      Press something to select it, drag to move it. Press again for what lies below; double-click
+      to write, or to move a picture in its frame.
+    </p>
+    <div v-if="hand.isLead && hand.chosen.length === 0" class="row" role="group" aria-label="Add">
+      <NButton size="small" @click="hand.add((piece) => withWords(piece, 'Your words'))">
+        <Type :size="15" aria-hidden="true" /> Words
+      </NButton>
+      <NButton
+        v-for="{ kind, label, icon } in ADDED"
+        :key="kind"
+        size="small"
+        :aria-label="`Add ${label}`"
+        :title="`Add ${label}`"
+        @click="hand.add((piece) => withShape(piece, kind))"
+      >
+        <component :is="icon" :size="15" aria-hidden="true" />
+      </NButton>
+    </div>
+    <NodeList />
+  </section>
+</template>
+
+<style scoped>
+.panel {
+  display: grid;
+  gap: 12px;
+  padding: 14px 0;
+  border-bottom: 1px solid var(--line);
+}
+
+.fields {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 8px;
+}
+
+.icons {
+  display: grid;
+  grid-template-columns: repeat(6, 1fr);
+}
+
+.icons .n-button {
+  padding: 0;
+}
+
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+}
+
+.row .n-button {
+  gap: 4px;
+}
+</style>

@@ -1,0 +1,248 @@
+<script setup lang="ts">
+import { computed, useTemplateRef } from "vue";
+import { bottom, right, type Box, type Point } from "../../../core/geometry";
+import type { Placement } from "../../../core/placements";
+import type { Handle } from "../../../core/arranging";
+import { useBench } from "../bench";
+import { useHand, type HandNode } from "./hand";
+import { useGesture } from "./use-gesture";
+
+/** Over the size that is looked at large: what is selected, its handles and the lines that it snaps to. */
+const props = defineProps<{ placement: Placement; width: number }>();
+const emit = defineEmits<{ write: [slot: string]; crop: [node: string] }>();
+
+const hand = useHand();
+const bench = useBench();
+const surface = useTemplateRef("surface");
+const scale = computed(() => props.width / props.placement.width);
+/** CSS pixels as output pixels. */
+const px = (css: number): number => css / scale.value;
+
+function pointAt({ clientX, clientY }: { clientX: number; clientY: number }): Point {
+  const { left, top } = surface.value!.getBoundingClientRect();
+  return { x: px(clientX - left), y: px(clientY - top) };
+}
+const { area, press, move, end, callOff } = useGesture({ pointAt, scale: () => scale.value });
+
+const isAt = ({ x, y }: Point, b: Box): boolean =>
+  x >= b.x && x <= right(b) && y >= b.y && y <= bottom(b);
+/** What lies at a point, the front first. Grounds and what is locked are taken from the list. */
+const lies = ({ id, start, report: { box } }: HandNode, at: Point): boolean =>
+  isAt(at, box) || (hand.selected.includes(id) && isAt(at, start));
+const nodesAt = (at: Point): HandNode[] =>
+  hand.nodes
+    .filter((one) => !one.node.locked && one.node.role !== "backdrop" && lies(one, at))
+    .toReversed();
+
+function pressed(event: PointerEvent): void {
+  if (event.button !== 0) return;
+  surface.value!.focus({ preventScroll: true });
+  const found = nodesAt(pointAt(event)).map(({ id }) => id);
+  const held = found.find((id) => hand.selected.includes(id));
+  if (event.shiftKey && found[0]) return hand.toggle(found[0]);
+  if (held === undefined) hand.select(found.slice(0, 1));
+  const below = held === undefined ? undefined : found[(found.indexOf(held) + 1) % found.length];
+  press(event, found.length > 0 ? { kind: "move", pressed: below } : { kind: "area" });
+}
+
+/** Words are written, and a picture is moved in its frame. */
+function entered(event: MouseEvent): void {
+  const [top] = nodesAt(pointAt(event));
+  if (!top) return;
+  hand.select([top.id]);
+  if (top.node.kind === "text" && top.node.slot) emit("write", top.node.slot);
+  else if (top.node.kind === "picture" && top.node.slot) emit("crop", top.id);
+}
+
+const ARROWS: Record<string, Point> = {
+  ArrowLeft: { x: -1, y: 0 },
+  ArrowRight: { x: 1, y: 0 },
+  ArrowUp: { x: 0, y: -1 },
+  ArrowDown: { x: 0, y: 1 },
+};
+
+/** Tab walks through the nodes, and leaves at either end. */
+function walk(event: KeyboardEvent): boolean {
+  const all = hand.nodes.filter(({ node }) => node.role !== "backdrop");
+  const at = all.findIndex(({ id }) => id === hand.selected.at(-1));
+  const next = at < 0 ? (event.shiftKey ? all.length - 1 : 0) : at + (event.shiftKey ? -1 : 1);
+  hand.select(all[next] ? [all[next].id] : []);
+  return all[next] !== undefined;
+}
+
+const KEYS: Record<string, () => void> = {
+  Delete: () => hand.remove(),
+  Backspace: () => hand.remove(),
+  "[": () => hand.layer("backward"),
+  "]": () => hand.layer("forward"),
+};
+
+/** Answers whether the key did something here. */
+function done(event: KeyboardEvent): boolean {
+  const arrow = ARROWS[event.key];
+  const by = event.shiftKey ? 10 : 1;
+  if (event.key === "Tab") return walk(event);
+  if (event.key === "Escape") {
+    callOff();
+    if (hand.selected.length > 0) hand.select([]);
+    else bench.large = false;
+    return true;
+  }
+  if (event.ctrlKey || event.metaKey) {
+    if (event.key === "d") hand.copy();
+    else if (event.key === "a") hand.select(hand.nodes.map(({ id }) => id));
+    else return false;
+    return true;
+  }
+  if (hand.selected.length === 0) return false;
+  if (arrow) hand.nudge(arrow.x * by, arrow.y * by);
+  else if (KEYS[event.key]) KEYS[event.key]!();
+  else return false;
+  return true;
+}
+
+function key(event: KeyboardEvent): void {
+  if (!done(event)) return;
+  event.preventDefault();
+  event.stopPropagation();
+}
+
+const HANDLES: Handle[] = [-1, 0, 1].flatMap((y) =>
+  [-1, 0, 1].flatMap((x) => (x === 0 && y === 0 ? [] : [{ x, y } as Handle])),
+);
+const placeOf = ({ x, y }: Handle, b: Box): Point => ({
+  x: b.x + ((x + 1) / 2) * b.width,
+  y: b.y + ((y + 1) / 2) * b.height,
+});
+const CURSORS = ["nwse-resize", "ns-resize", "nesw-resize", "ew-resize"] as const;
+const cursorOf = ({ x, y }: Handle): string =>
+  x === 0 ? CURSORS[1] : y === 0 ? CURSORS[3] : x === y ? CURSORS[0] : CURSORS[2];
+
+/** The one that is selected, while it can be resized and turned. */
+const single = computed(() => (hand.movable.length === 1 ? hand.movable[0] : undefined));
+const said = computed(() => {
+  const names = hand.chosen.map(({ name }) => name).join(", ");
+  const { hull } = hand;
+  if (!hull) return "Nothing selected";
+  const [x, y, width, height] = [hull.x, hull.y, hull.width, hull.height].map(Math.round);
+  return `${names}: at ${x}, ${y}, ${width} by ${height} pixels`;
+});
+</script>
+
+<template>
+  <div
+    ref="surface"
+    class="surface"
+    role="group"
+    tabindex="0"
+    :aria-label="`${placement.name} by hand. Tab selects, arrow keys move, Delete takes out.`"
+    @pointerdown="pressed"
+    @pointermove="move"
+    @pointerup="end"
+    @pointercancel="callOff"
+    @dblclick="entered"
+    @keydown="key"
+  >
+    <span class="hidden-name" role="status">{{ said }}</span>
+    <svg :viewBox="`0 0 ${placement.width} ${placement.height}`" aria-hidden="true">
+      <rect
+        v-for="{ id, start } in hand.chosen"
+        :key="id"
+        class="box"
+        :x="start.x"
+        :y="start.y"
+        :width="start.width"
+        :height="start.height"
+      />
+      <line
+        v-for="({ axis, at, from, to }, index) in hand.guides"
+        :key="index"
+        class="guide"
+        v-bind="
+          axis === 'x' ? { x1: at, x2: at, y1: from, y2: to } : { x1: from, x2: to, y1: at, y2: at }
+        "
+      />
+      <rect v-if="area" class="area" v-bind="area" />
+      <g v-if="hand.hull && hand.movable.length > 0 && hand.ready">
+        <template v-if="single">
+          <line
+            class="box"
+            :x1="hand.hull.x + hand.hull.width / 2"
+            :x2="hand.hull.x + hand.hull.width / 2"
+            :y1="hand.hull.y"
+            :y2="hand.hull.y - px(22)"
+          />
+          <circle
+            class="handle turn"
+            :cx="hand.hull.x + hand.hull.width / 2"
+            :cy="hand.hull.y - px(22)"
+            :r="px(6)"
+            @pointerdown.stop="press($event, { kind: 'turn' })"
+          />
+        </template>
+        <rect
+          v-for="(handle, index) in HANDLES"
+          :key="index"
+          class="handle"
+          :x="placeOf(handle, hand.hull).x - px(5)"
+          :y="placeOf(handle, hand.hull).y - px(5)"
+          :width="px(10)"
+          :height="px(10)"
+          :style="{ cursor: cursorOf(handle) }"
+          @pointerdown.stop="press($event, { kind: 'resize', handle })"
+        />
+      </g>
+    </svg>
+  </div>
+</template>
+
+<style scoped>
+.surface {
+  position: absolute;
+  inset: 0;
+  cursor: default;
+  touch-action: none;
+}
+
+.surface:focus-visible {
+  outline: 1px solid var(--leaf);
+  outline-offset: 4px;
+}
+
+svg {
+  position: absolute;
+  inset: 0;
+  width: 100%;
+  height: 100%;
+  overflow: visible;
+}
+
+.box,
+.area,
+.guide {
+  fill: none;
+  stroke: var(--zest);
+  stroke-width: 1.5px;
+  vector-effect: non-scaling-stroke;
+  pointer-events: none;
+}
+
+.guide {
+  stroke-dasharray: 4 3;
+}
+
+.area {
+  fill: color-mix(in srgb, var(--zest) 12%, transparent);
+}
+
+.handle {
+  fill: var(--card);
+  stroke: var(--zest);
+  stroke-width: 1.5px;
+  vector-effect: non-scaling-stroke;
+}
+
+.turn {
+  cursor: grab;
+}
+</style>

@@ -1,0 +1,279 @@
+import { useTimeoutFn } from "@vueuse/core";
+import { defineStore } from "pinia";
+import { computed, ref, shallowRef, watch } from "vue";
+import {
+  aligned,
+  changed,
+  changedIn,
+  distributed,
+  duplicated,
+  equalled,
+  givenBack,
+  layered,
+  leadBox,
+  movedBy,
+  placedAt,
+  removed,
+  textSized,
+  type Boxes,
+  type Guide,
+  type Side,
+  type SnapTargets,
+  type Toward,
+} from "../../../core/arranging";
+import { completed } from "../../../core/completion";
+import { hullOf, inset, type Box } from "../../../core/geometry";
+import type { LocalChange, Node, Piece } from "../../../core/piece";
+import { frameOf, safeArea, type Placement } from "../../../core/placements";
+import type { LayoutReport, NodeReport } from "../../../core/preflight";
+import { nodeName } from "../../../core/wording/nodes";
+import { api } from "../../api/client";
+import { useToasts } from "../../common/toasts";
+import { useBench } from "../bench";
+import { usePiece } from "../piece";
+
+/** A node as it stands on the size that is worked on; `start` is the box that it is moved by. */
+export interface HandNode {
+  id: string;
+  name: string;
+  node: Node;
+  report: NodeReport;
+  start: Box;
+  /** This size has something of its own of it. */
+  local: boolean;
+}
+
+/** The other sizes follow when a hand has rested this long, in milliseconds. */
+const REST = 80;
+/** A copy stands aside by this share of the frame's width. */
+const ASIDE = 0.03;
+
+/**
+ * Work by hand on the size that is looked at large. On the lead the composition changes, and all sizes follow; on another
+ * size it is a change of that size. While something is dragged it is a draft, and one step of the history when it is let go.
+ */
+export const useHand = defineStore("hand", () => {
+  const open = usePiece();
+  const bench = useBench();
+  const toasts = useToasts();
+
+  const selected = ref<string[]>([]);
+  const guides = shallowRef<Guide[]>([]);
+  /** How the large size came out; told by whoever paints it. */
+  const report = shallowRef<LayoutReport>();
+  const draft = shallowRef<Piece>();
+  /** The draft as the other sizes have it. */
+  const rested = shallowRef<Piece>();
+  const { start: restSoon } = useTimeoutFn(() => (rested.value = draft.value), REST, {
+    immediate: false,
+  });
+
+  const placement = computed(() => bench.largeOne);
+  const isLead = computed(() => placement.value?.id === open.piece?.lead);
+  /** Of which size a change is; undefined for one of the composition. */
+  const on = computed(() => (isLead.value ? undefined : placement.value?.id));
+
+  /** A lead that is laid out anew for its words is composed so before something in it is moved. */
+  const composed = shallowRef<{ of: Piece; as: Piece }>();
+  const isComposed = computed(() => !isLead.value || report.value?.layout.kind === "as-arranged");
+  const base = computed(() => {
+    const { piece } = open;
+    if (!piece || isComposed.value) return piece && completed(piece);
+    return composed.value?.of === piece ? composed.value.as : undefined;
+  });
+  watch([() => open.piece, isComposed], async ([piece, done]) => {
+    if (!piece || done) return;
+    await open.save();
+    const as = await api.withLead(piece.id, piece.lead).catch(() => undefined);
+    if (as && open.piece === piece) composed.value = { of: piece, as };
+  });
+
+  const nodes = computed((): HandNode[] => {
+    const piece = draft.value ?? base.value;
+    const at = placement.value;
+    if (!piece || !at || report.value?.placement !== at.id) return [];
+    const local = new Set(on.value ? changedIn(piece, on.value) : []);
+    const byId = new Map(piece.arrangement.map((node) => [node.id, node]));
+    return report.value.nodes.flatMap((found) => {
+      const node = byId.get(found.id);
+      if (!node) return [];
+      const start = isLead.value && isComposed.value ? leadBox(piece, at, node) : found.room;
+      return [
+        {
+          id: node.id,
+          name: nodeName(node),
+          node,
+          report: found,
+          start,
+          local: local.has(node.id),
+        },
+      ];
+    });
+  });
+  const chosen = computed(() => nodes.value.filter(({ id }) => selected.value.includes(id)));
+  const movable = computed(() => chosen.value.filter(({ node }) => !node.locked));
+  const boxes = computed((): Boxes => new Map(movable.value.map(({ id, start }) => [id, start])));
+  const hull = computed(() =>
+    chosen.value.length > 0 ? hullOf(chosen.value.map(({ start }) => start)) : undefined,
+  );
+
+  const targets = computed((): SnapTargets | undefined => {
+    const at = placement.value;
+    if (!at) return undefined;
+    const frame = frameOf(at);
+    const others = nodes.value
+      .filter(({ id, node }) => !selected.value.includes(id) && node.role !== "backdrop")
+      .map(({ start }) => start);
+    return { frame, margin: inset(frame, at.margin), safe: safeArea(at), others };
+  });
+
+  function select(ids: readonly string[]): void {
+    selected.value = [...ids];
+  }
+
+  function toggle(id: string): void {
+    const without = selected.value.filter((one) => one !== id);
+    selected.value = without.length < selected.value.length ? without : [...without, id];
+  }
+
+  /** Shows nodes at other boxes, with words of other sizes, until it is kept or called off. */
+  function preview(to: Boxes, sizes: ReadonlyMap<string, number> = new Map()): void {
+    const [piece, at] = [base.value, placement.value];
+    if (piece && at) show(textSized(placedAt(piece, at, to), at, sizes));
+  }
+
+  function previewTurn(ids: readonly string[], turn: number): void {
+    const piece = base.value;
+    if (piece) show(changed(piece, ids, { style: { turn } }, on.value));
+  }
+
+  function show(piece: Piece): void {
+    draft.value = piece;
+    restSoon();
+  }
+
+  function keep(): void {
+    const made = draft.value;
+    guides.value = [];
+    draft.value = rested.value = undefined;
+    if (made) open.become(made);
+  }
+
+  function callOff(): void {
+    guides.value = [];
+    draft.value = rested.value = undefined;
+  }
+
+  function make(change: (piece: Piece, at: Placement) => Piece): void {
+    const [piece, at] = [base.value, placement.value];
+    if (piece && at) open.become(change(piece, at));
+  }
+
+  const put = (to: Boxes): void => make((piece, at) => placedAt(piece, at, to));
+  const nudge = (x: number, y: number): void => put(movedBy(boxes.value, x, y));
+  const change = (what: Omit<LocalChange, "place">): void =>
+    make((piece) => changed(piece, selected.value, what, on.value));
+
+  /** Words of other sizes, in output pixels; their boxes grow and shrink with them. */
+  function resizeText(sizes: ReadonlyMap<string, number>): void {
+    const grown = chosen.value.flatMap(({ id, start, report: { fontSize } }) => {
+      const size = sizes.get(id);
+      if (size === undefined || !fontSize) return [];
+      const by = size / fontSize;
+      return [[id, { ...start, width: start.width * by, height: start.height * by }] as const];
+    });
+    make((piece, at) => textSized(placedAt(piece, at, new Map(grown)), at, sizes));
+  }
+
+  function unhide(id: string): void {
+    const size = on.value;
+    make((piece) => changed(piece, [id], { hidden: false }, size));
+  }
+
+  /** Among themselves; a single one in the margins. */
+  function align(side: Side): void {
+    const { margin } = targets.value ?? {};
+    put(boxes.value.size > 1 ? aligned(boxes.value, side) : aligned(boxes.value, side, margin));
+  }
+
+  function layer(to: Toward): void {
+    if (on.value)
+      return toasts.tell("What lies in front is the same on all sizes; change it on the lead.");
+    make((piece) => layered(piece, selected.value, to));
+  }
+
+  function copy(): void {
+    if (on.value) return toasts.tell("Copies are made on the lead, and then stand on all sizes.");
+    const [piece, at] = [base.value, placement.value];
+    if (!piece || !at) return;
+    const made = duplicated(piece, selected.value, ASIDE * at.width);
+    open.become(made.piece);
+    select(made.ids);
+  }
+
+  /** Something new in a free place of the composition; selected at once. */
+  function add(how: (piece: Piece) => { piece: Piece; id: string }): void {
+    if (!base.value) return;
+    const made = how(base.value);
+    open.become(made.piece);
+    select([made.id]);
+  }
+
+  /** From the composition with its words; on another size it is only not shown there. */
+  function remove(): void {
+    const gone = movable.value.map(({ id }) => id);
+    if (gone.length === 0) return;
+    make((piece) =>
+      on.value ? changed(piece, gone, { hidden: true }, on.value) : removed(piece, gone),
+    );
+    select([]);
+  }
+
+  function giveBack(): void {
+    const size = on.value;
+    if (size) make((piece) => givenBack(piece, selected.value, size));
+  }
+
+  function reset(): void {
+    callOff();
+    select([]);
+    report.value = undefined;
+  }
+  watch(() => placement.value?.id, reset);
+
+  return {
+    selected,
+    guides,
+    report,
+    draft,
+    rested,
+    placement,
+    isLead,
+    ready: computed(() => base.value !== undefined),
+    nodes,
+    chosen,
+    movable,
+    boxes,
+    hull,
+    targets,
+    select,
+    toggle,
+    preview,
+    previewTurn,
+    keep,
+    callOff,
+    put,
+    nudge,
+    change,
+    align,
+    distribute: (axis: "x" | "y") => put(distributed(boxes.value, axis)),
+    equal: (length: "width" | "height") => put(equalled(boxes.value, length)),
+    resizeText,
+    unhide,
+    layer,
+    copy,
+    add,
+    remove,
+    giveBack,
+  };
+});
