@@ -1,5 +1,6 @@
 import { launch, Program } from "../tests/support/browser";
 import { benchBatch } from "./batch";
+import { benchHand } from "./hand";
 import { benchKit } from "./kit";
 import { benchLists } from "./lists";
 import { benchMemory } from "./memory";
@@ -14,6 +15,7 @@ const benches = {
   setting: benchTypesetting,
   keystroke: benchKeystroke,
   batch: benchBatch,
+  hand: benchHand,
   kit: benchKit,
   refit: benchRefit,
   lists: benchLists,

@@ -23,9 +23,8 @@ import {
 import { NButton, NButtonGroup, NCheckbox } from "naive-ui";
 import { computed, type Component } from "vue";
 import { withShape, withWords, type AddedShape, type Side } from "../../../core/arranging";
-import type { Box } from "../../../core/geometry";
-import NumberField from "../../ui/NumberField.vue";
 import { useHand } from "./hand";
+import HandPlace from "./HandPlace.vue";
 import HandStyle from "./HandStyle.vue";
 import NodeList from "./NodeList.vue";
 
@@ -33,20 +32,6 @@ import NodeList from "./NodeList.vue";
 const hand = useHand();
 
 const one = computed(() => (hand.chosen.length === 1 ? hand.chosen[0] : undefined));
-const FIELDS = [
-  { key: "x", label: "X" },
-  { key: "y", label: "Y" },
-  { key: "width", label: "Width" },
-  { key: "height", label: "Height" },
-] as const;
-
-function put(key: keyof Box, value: number | undefined): void {
-  if (!one.value || value === undefined) return;
-  const { id, start } = one.value;
-  const least = key === "width" || key === "height" ? 1 : -Infinity;
-  hand.put(new Map([[id, { ...start, [key]: Math.max(least, value) }]]));
-}
-
 const SIDES: { side: Side; label: string; icon: Component }[] = [
   { side: "left", label: "Align left edges", icon: AlignStartVertical },
   { side: "centre", label: "Align centres", icon: AlignCenterVertical },
@@ -63,7 +48,6 @@ const ADDED: { kind: AddedShape; label: string; icon: Component }[] = [
   { kind: "arrow", label: "an arrow", icon: ArrowBigRight },
   { kind: "line", label: "a line", icon: Minus },
 ];
-const tidy = (value: number): number => Math.round(value * 10) / 10;
 </script>
 
 <template>
@@ -73,18 +57,7 @@ const tidy = (value: number): number => Math.round(value * 10) / 10;
     </p>
     <template v-if="hand.chosen.length > 0">
       <h3>{{ one?.name ?? `${hand.chosen.length} selected` }}</h3>
-      <div v-if="one" class="fields">
-        <label v-for="{ key, label } in FIELDS" :key="key">
-          <span class="quiet small">{{ label }}</span>
-          <NumberField
-            size="small"
-            sums
-            :label="label"
-            :model-value="tidy(one.start[key])"
-            @update:model-value="put(key, $event)"
-          />
-        </label>
-      </div>
+      <HandPlace v-if="one" />
       <NButtonGroup size="small" class="icons">
         <NButton
           v-for="{ side, label, icon } in SIDES"
@@ -182,12 +155,6 @@ const tidy = (value: number): number => Math.round(value * 10) / 10;
   gap: 12px;
   padding: 14px 0;
   border-bottom: 1px solid var(--line);
-}
-
-.fields {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 8px;
 }
 
 .icons {

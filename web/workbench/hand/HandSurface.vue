@@ -146,13 +146,13 @@ const said = computed(() => {
     <span class="hidden-name" role="status">{{ said }}</span>
     <svg :viewBox="`0 0 ${placement.width} ${placement.height}`" aria-hidden="true">
       <rect
-        v-for="{ id, start } in hand.chosen"
+        v-for="[id, { x, y, width: wide, height }] in hand.outlines"
         :key="id"
         class="box"
-        :x="start.x"
-        :y="start.y"
-        :width="start.width"
-        :height="start.height"
+        :x="x"
+        :y="y"
+        :width="wide"
+        :height="height"
       />
       <line
         v-for="({ axis, at, from, to }, index) in hand.guides"

@@ -59,8 +59,10 @@ export const useHand = defineStore("hand", () => {
 
   const selected = ref<string[]>([]);
   const guides = shallowRef<Guide[]>([]);
-  /** How the large size came out; told by whoever paints it. */
+  /** How the large size came out when nothing is being dragged; told by whoever paints it. */
   const report = shallowRef<LayoutReport>();
+  /** Where what is dragged stands now. */
+  const dragged = shallowRef<Boxes>();
   const draft = shallowRef<Piece>();
   /** The draft as the other sizes have it. */
   const rested = shallowRef<Piece>();
@@ -89,7 +91,7 @@ export const useHand = defineStore("hand", () => {
   });
 
   const nodes = computed((): HandNode[] => {
-    const piece = draft.value ?? base.value;
+    const piece = base.value;
     const at = placement.value;
     if (!piece || !at || report.value?.placement !== at.id) return [];
     const local = new Set(on.value ? changedIn(piece, on.value) : []);
@@ -113,8 +115,13 @@ export const useHand = defineStore("hand", () => {
   const chosen = computed(() => nodes.value.filter(({ id }) => selected.value.includes(id)));
   const movable = computed(() => chosen.value.filter(({ node }) => !node.locked));
   const boxes = computed((): Boxes => new Map(movable.value.map(({ id, start }) => [id, start])));
+  /** Where what is selected stands, also while it is dragged. */
+  const outlines = computed(
+    (): Boxes =>
+      new Map(chosen.value.map(({ id, start }) => [id, dragged.value?.get(id) ?? start])),
+  );
   const hull = computed(() =>
-    chosen.value.length > 0 ? hullOf(chosen.value.map(({ start }) => start)) : undefined,
+    outlines.value.size > 0 ? hullOf([...outlines.value.values()]) : undefined,
   );
 
   const targets = computed((): SnapTargets | undefined => {
@@ -126,6 +133,10 @@ export const useHand = defineStore("hand", () => {
       .map(({ start }) => start);
     return { frame, margin: inset(frame, at.margin), safe: safeArea(at), others };
   });
+
+  function tell(now: LayoutReport | undefined): void {
+    if (!draft.value) report.value = now;
+  }
 
   function select(ids: readonly string[]): void {
     selected.value = [...ids];
@@ -139,7 +150,9 @@ export const useHand = defineStore("hand", () => {
   /** Shows nodes at other boxes, with words of other sizes, until it is kept or called off. */
   function preview(to: Boxes, sizes: ReadonlyMap<string, number> = new Map()): void {
     const [piece, at] = [base.value, placement.value];
-    if (piece && at) show(textSized(placedAt(piece, at, to), at, sizes));
+    if (!piece || !at) return;
+    dragged.value = to;
+    show(textSized(placedAt(piece, at, to), at, sizes));
   }
 
   function previewTurn(ids: readonly string[], turn: number): void {
@@ -155,13 +168,13 @@ export const useHand = defineStore("hand", () => {
   function keep(): void {
     const made = draft.value;
     guides.value = [];
-    draft.value = rested.value = undefined;
+    draft.value = rested.value = dragged.value = undefined;
     if (made) open.become(made);
   }
 
   function callOff(): void {
     guides.value = [];
-    draft.value = rested.value = undefined;
+    draft.value = rested.value = dragged.value = undefined;
   }
 
   function make(change: (piece: Piece, at: Placement) => Piece): void {
@@ -244,7 +257,7 @@ export const useHand = defineStore("hand", () => {
   return {
     selected,
     guides,
-    report,
+    tell,
     draft,
     rested,
     placement,
@@ -254,6 +267,7 @@ export const useHand = defineStore("hand", () => {
     chosen,
     movable,
     boxes,
+    outlines,
     hull,
     targets,
     select,

@@ -60,6 +60,19 @@ export function useGesture({ pointAt, scale }: Options): Gesture {
     };
   }
 
+  /** Once a frame, however often the pointer tells where it is. */
+  let newest: PointerEvent | undefined;
+  function moveSoon(event: PointerEvent): void {
+    if (!held) return;
+    if (!newest) requestAnimationFrame(moveNow);
+    newest = event;
+  }
+  function moveNow(): void {
+    const event = newest;
+    newest = undefined;
+    if (event) move(event);
+  }
+
   function move(event: PointerEvent): void {
     if (!held) return;
     const to = pointAt(event);
@@ -137,6 +150,7 @@ export function useGesture({ pointAt, scale }: Options): Gesture {
 
   /** A press without a drag on what is selected takes what lies below it. */
   function end(): void {
+    moveNow();
     if (dragged && held?.kind !== "area") hand.keep();
     else if (held?.kind === "move" && held.pressed !== undefined) hand.select([held.pressed]);
     area.value = undefined;
@@ -146,7 +160,7 @@ export function useGesture({ pointAt, scale }: Options): Gesture {
   return {
     area,
     press,
-    move,
+    move: moveSoon,
     end,
     callOff() {
       if (!held) return;

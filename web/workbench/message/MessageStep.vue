@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useElementSize } from "@vueuse/core";
+import { useElementSize, useParentElement } from "@vueuse/core";
 import { computed, useTemplateRef, watchEffect } from "vue";
 import { counted } from "../../common/counted";
 import { LEAST_TILE, wallWidths } from "../../wall/packing";
@@ -14,7 +14,9 @@ import { leadWidth } from "./lead-width";
 const open = usePiece();
 const bench = useBench();
 const centre = useTemplateRef("centre");
-const { width, height } = useElementSize(centre);
+const { width } = useElementSize(centre);
+/** What is seen of it: what stands in it may be higher. */
+const { height } = useElementSize(useParentElement(centre));
 const room = computed(() => ({ width: width.value, height: height.value }));
 
 const lead = computed(() => open.placements.find(({ id }) => id === open.piece?.lead));

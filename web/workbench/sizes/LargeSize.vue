@@ -26,7 +26,7 @@ const wall = useWall({
   brand: () => open.brand,
 });
 const report = computed(() => wall.reports.value.get(props.placement.id));
-watch(report, (now) => (hand.report = now), { immediate: true });
+watch(report, (now) => hand.tell(now), { immediate: true });
 
 const ROW = 132;
 const width = computed(() => {

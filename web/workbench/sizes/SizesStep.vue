@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { NButton } from "naive-ui";
-import { useElementSize, useLocalStorage } from "@vueuse/core";
+import { useElementSize, useLocalStorage, useParentElement } from "@vueuse/core";
 import { computed, ref, useTemplateRef, watchEffect } from "vue";
 import { counted } from "../../common/counted";
 import SheetLinks from "../SheetLinks.vue";
@@ -19,7 +19,9 @@ const open = usePiece();
 const bench = useBench();
 const pickerShown = ref(false);
 const centre = useTemplateRef("centre");
-const { width, height } = useElementSize(centre);
+const { width } = useElementSize(centre);
+/** What is seen of it: what stands in it may be higher. */
+const { height } = useElementSize(useParentElement(centre));
 const room = computed(() => ({ width: width.value, height: height.value }));
 /** Kept for the next time; 1 shows about three rows on a common screen. */
 const zoom = useLocalStorage("wall-zoom", 1);
