@@ -1,7 +1,7 @@
 import { box, inset, largestFree, type Box } from "../geometry";
 import { composedFrame, type Node, type Piece } from "../piece";
 import type { ShapeKind } from "../shape";
-import { freeNodeId } from "./layers";
+import { freeNodeId, freeSlot } from "./layers";
 
 /** Shapes that are offered to be added, each with its width to its height. */
 export const SHAPES = {
@@ -86,10 +86,4 @@ function fitted(place: Box, ratio: number): Box {
     width,
     height,
   );
-}
-
-function freeSlot({ message }: Piece, wish: string): string {
-  let number = 1;
-  while ((number === 1 ? wish : `${wish}-${number}`) in message) number++;
-  return number === 1 ? wish : `${wish}-${number}`;
 }

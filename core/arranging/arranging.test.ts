@@ -2,12 +2,14 @@ import { expect } from "chai";
 import { demoPiece } from "../../tests/support/demo";
 import { applyEdit, editTo, invertEdit, type Edit } from "../edit";
 import { box, centre, hullOf, right, type Box } from "../geometry";
-import { Piece } from "../piece";
+import { composedFrame, Piece } from "../piece";
 import { shippedPlacement, type Placement } from "../placements";
 import {
   aligned,
   changed,
   changedIn,
+  Clip,
+  clipOf,
   distributed,
   duplicated,
   equalled,
@@ -15,11 +17,13 @@ import {
   givenBack,
   layered,
   leadBox,
+  pasted,
   placedAt,
   readSum,
   removed,
   resized,
   snapped,
+  styleFor,
   textSized,
   turnedBy,
   withShape,
@@ -102,6 +106,31 @@ describe("arranging by hand", () => {
       expect(b.width * b.height).to.be.greaterThan(0);
     }
     expect(Object.values(three.message)).to.deep.include({ text: "Bring a friend" });
+  });
+});
+
+describe("what is copied", () => {
+  it("comes with its words, as large in another frame, and nothing is shared with where it came from", () => {
+    const clip = clipOf(piece, ["headline", "cta"])!;
+    expect(Object.keys(clip.message).sort()).to.deep.equal(["call-to-action", "headline"]);
+    const story = demoPiece("saltlight", "float-before-lunch");
+    const { piece: after, ids } = pasted(story, Clip.parse(clip), 0);
+    expect(Piece.safeParse(after).success).to.equal(true);
+    expect(ids).to.have.lengthOf(2);
+    const copy = node(after, ids[0]!);
+    expect(copy.slot).to.equal("headline-2");
+    expect(after.message["headline-2"]).to.deep.equal(piece.message.headline);
+    expect(after.message.headline).to.deep.equal(story.message.headline);
+    const own = composedFrame(story)!;
+    const by = Math.min(own.width / 1080, own.height / 1350);
+    expect(copy.box.width).to.be.closeTo(530 * by, 1e-6);
+    expect(clipOf(piece, ["nobody"])).to.equal(undefined);
+  });
+
+  it("gives words the look of other words, and a shape only what fits it", () => {
+    const from = { kind: "text", style: { size: 40, colour: "accent", tracking: 0.1 } } as const;
+    expect(styleFor(from, { kind: "text" })).to.deep.equal(from.style);
+    expect(styleFor(from, { kind: "shape" })).to.deep.equal({ colour: "accent" });
   });
 });
 

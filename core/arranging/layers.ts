@@ -30,6 +30,13 @@ export function freeNodeId(piece: Piece, wish: string): string {
   return `${wish}-${number}`;
 }
 
+/** A slot that the message does not have. */
+export function freeSlot({ message }: Piece, wish: string): string {
+  let number = 1;
+  while ((number === 1 ? wish : `${wish}-${number}`) in message) number++;
+  return number === 1 ? wish : `${wish}-${number}`;
+}
+
 /** The piece without some nodes, and without the words and pictures that only they show. */
 export function removed(piece: Piece, ids: readonly string[]): Piece {
   const gone = new Set(ids);

@@ -147,10 +147,24 @@ describe("a size worked on by hand", () => {
     await page.keyboard.press("Shift+ArrowRight");
     await saved();
     expect(Number(await field("X").inputValue())).to.be.closeTo(x + 11, 0.1);
+    await page.keyboard.press("Control+c");
     await page.keyboard.press("Escape");
     expect(await said.textContent()).to.equal("Nothing selected");
     expect(await findings(page)).to.deep.equal([]);
     await page.keyboard.press("Escape");
     await page.locator(".wall").waitFor();
+    // What was copied is pasted into another piece.
+    await page.goto(`${stage.program.url}/pieces/family-workshop/sizes`);
+    await settled(page);
+    await page.getByRole("button", { name: /^Photo feed, square, / }).press("Enter");
+    const there = page
+      .getByRole("region", { name: "Everything on this size" })
+      .getByRole("listitem");
+    await there.first().waitFor();
+    const count = await there.count();
+    await surface.focus();
+    await page.keyboard.press("Control+v");
+    await saved();
+    expect(await there.count()).to.equal(count + 1);
   });
 });

@@ -77,6 +77,15 @@ const KEYS: Record<string, () => void> = {
   "]": () => hand.layer("forward"),
 };
 
+const WITH_CTRL: Record<string, () => void> = {
+  a: () => hand.select(hand.nodes.map(({ id }) => id)),
+  c: () => hand.copyOut(),
+  d: () => hand.copy(),
+  v: () => hand.paste(),
+  "Alt c": () => hand.copyStyle(),
+  "Alt v": () => hand.pasteStyle(),
+};
+
 /** Answers whether the key did something here. */
 function done(event: KeyboardEvent): boolean {
   const arrow = ARROWS[event.key];
@@ -89,10 +98,9 @@ function done(event: KeyboardEvent): boolean {
     return true;
   }
   if (event.ctrlKey || event.metaKey) {
-    if (event.key === "d") hand.copy();
-    else if (event.key === "a") hand.select(hand.nodes.map(({ id }) => id));
-    else return false;
-    return true;
+    const act = WITH_CTRL[`${event.altKey ? "Alt " : ""}${event.key.toLowerCase()}`];
+    act?.();
+    return act !== undefined;
   }
   if (hand.selected.length === 0) return false;
   if (arrow) hand.nudge(arrow.x * by, arrow.y * by);

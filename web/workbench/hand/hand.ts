@@ -1,10 +1,12 @@
-import { useTimeoutFn } from "@vueuse/core";
+import { StorageSerializers, useLocalStorage, useTimeoutFn } from "@vueuse/core";
 import { defineStore } from "pinia";
 import { computed, ref, shallowRef, watch } from "vue";
 import {
   aligned,
   changed,
   changedIn,
+  Clip,
+  clipOf,
   distributed,
   duplicated,
   equalled,
@@ -12,8 +14,10 @@ import {
   layered,
   leadBox,
   movedBy,
+  pasted,
   placedAt,
   removed,
+  styleFor,
   textSized,
   type Boxes,
   type Guide,
@@ -224,6 +228,40 @@ export const useHand = defineStore("hand", () => {
     select(made.ids);
   }
 
+  /** What is copied is there in other windows and pieces too. */
+  const clip = useLocalStorage<unknown>("nodes-copied", null, {
+    serializer: StorageSerializers.object,
+  });
+  function copyOut(): void {
+    const made = base.value && clipOf(base.value, selected.value);
+    if (made) clip.value = made;
+  }
+  function paste(): void {
+    const read = Clip.safeParse(clip.value);
+    const [piece, at] = [base.value, placement.value];
+    if (!read.success || !piece || !at) return;
+    if (on.value) return toasts.tell("What is pasted stands on all sizes; paste it on the lead.");
+    const made = pasted(piece, read.data, ASIDE * at.width);
+    open.become(made.piece);
+    select(made.ids);
+  }
+
+  /** How the first that was selected looks, for others. */
+  const look = shallowRef<Node>();
+  function copyStyle(): void {
+    look.value = chosen.value[0]?.node;
+  }
+  function pasteStyle(): void {
+    const from = look.value;
+    if (!from) return;
+    make((piece) =>
+      movable.value.reduce(
+        (done, { id, node }) => changed(done, [id], { style: styleFor(from, node) }, on.value),
+        piece,
+      ),
+    );
+  }
+
   /** Something new in a free place of the composition; selected at once. */
   function add(how: (piece: Piece) => { piece: Piece; id: string }): void {
     if (!base.value) return;
@@ -286,6 +324,10 @@ export const useHand = defineStore("hand", () => {
     unhide,
     layer,
     copy,
+    copyOut,
+    paste,
+    copyStyle,
+    pasteStyle,
     add,
     remove,
     giveBack,
