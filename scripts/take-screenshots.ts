@@ -64,9 +64,15 @@ const shots: { name: string; path: string; act?: (page: Page) => Promise<void>; 
     },
     { name: "sizes", path: `${post}/sizes` },
     {
-      name: "covered-areas",
+      name: "bench",
       path: "/pieces/late-opening/sizes",
-      act: (page) => page.keyboard.press("g"),
+      act: async (page) => {
+        await page.getByRole("button", { name: /^Photo feed, tall, / }).press("Enter");
+        await settled(page);
+        await page.keyboard.press("g");
+        const list = page.getByRole("region", { name: "Everything on this size" });
+        await list.getByRole("button", { name: "Headline", exact: true }).click();
+      },
     },
     {
       name: "placements",

@@ -1,10 +1,21 @@
 import type { LayoutId } from "../piece";
 import { shownSlots, wordSlots } from "../completion";
 import type { Box } from "../geometry";
-import { roomOf, type Layout, type LeftOut } from "../refit";
+import type { TextNode } from "../resolve";
+import { roomOf, type Layout, type LeftOut, type Placed } from "../refit";
 import { check, contrastOf } from "./check";
 import { inkOf } from "./ink";
 import type { Finding } from "./finding";
+
+/** How words are set: the typeface's file with its axes, em between letters and lines, and where the first line stands. */
+export interface SetReport {
+  file: string;
+  axes: Readonly<Record<string, number>>;
+  tracking: number;
+  leading: number;
+  upper: boolean;
+  baseline: number;
+}
 
 export interface NodeReport {
   id: string;
@@ -16,6 +27,7 @@ export interface NodeReport {
   room: Box;
   turn?: number;
   fontSize?: number;
+  type?: SetReport;
   lines?: string[];
   contrast?: number;
   crop?: Box;
@@ -79,9 +91,23 @@ function nodeReport(layout: Layout, item: Layout["placed"][number], index: numbe
           lines: text.set.lines.map(({ shaped }) => readable(shaped.text)),
         }
       : {}),
+    ...(node.type === "text" && text ? typeOf(node, text) : {}),
     ...(contrast === undefined ? {} : { contrast: round(contrast) }),
     ...(crop ? { crop: roundBox(crop) } : {}),
   };
+}
+
+function typeOf(
+  { paragraph: { style } }: TextNode,
+  { set, ink }: NonNullable<Placed["text"]>,
+): Pick<NodeReport, "type"> {
+  const [face] = style.chain;
+  const [first] = set.lines;
+  if (!face || !first) return {};
+  const { file, axes } = face.source;
+  const { tracking, leading } = style;
+  const baseline = round(ink.y + first.baseline * set.size);
+  return { type: { file, axes, tracking, leading, upper: style.case === "upper", baseline } };
 }
 
 /** Without the signs that only say where a word may be broken. */

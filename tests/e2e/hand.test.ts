@@ -134,6 +134,33 @@ describe("a size worked on by hand", () => {
     expect((await stored()).arrangement).to.deep.equal(before.arrangement);
   });
 
+  it("has its words written where they stand, accents and signs too, and every size follows", async () => {
+    await open("Photo feed, tall");
+    await inList("Headline").click();
+    const [x, y] = [Number(await field("X").inputValue()), Number(await field("Y").inputValue())];
+    const { width } = (await surface.boundingBox())!;
+    const by = width / 1080;
+    await surface.dblclick({ position: { x: (x + 80) * by, y: (y + 80) * by } });
+    const over = page.getByRole("textbox", { name: "Headline, written where it stands" });
+    await over.waitFor();
+    await page.keyboard.type("Café");
+    await page.keyboard.insertText(" am Šee ⛵");
+    await saved();
+    expect(
+      await page.getByRole("textbox", { name: "Headline", exact: true }).inputValue(),
+    ).to.equal("Café am Šee ⛵");
+    await page.keyboard.press("Escape");
+    await over.waitFor({ state: "detached" });
+    await settled(page);
+    expect((await stored()).message.headline).to.include({ text: "Café am Šee ⛵" });
+    await page.getByRole("button", { name: "Undo" }).click();
+    await page.waitForFunction(
+      () =>
+        document.querySelector<HTMLTextAreaElement>(".headline textarea")?.value ===
+        "Boats at rest in winter light",
+    );
+  });
+
   it("is worked by keys alone, and says what is selected", async () => {
     await open("Photo feed, tall");
     await surface.focus();

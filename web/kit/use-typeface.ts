@@ -8,11 +8,17 @@ export function typefaceName(file: FileId): string {
 }
 
 /** How a page sets a sample in a kit's typeface. */
-export function sampleStyle({ faces, tracking, case: letterCase }: Typeface) {
-  const [face] = faces as [Typeface["faces"][number]];
-  const axes = Object.entries(face.axes).map(([tag, value]) => `"${tag}" ${value}`);
+export function sampleStyle({
+  faces: [face],
+  tracking,
+  case: letterCase,
+}: Pick<Typeface, "tracking" | "case"> & {
+  faces: readonly Pick<Typeface["faces"][number], "file" | "axes">[];
+}) {
+  const { file, axes: set } = face!;
+  const axes = Object.entries(set).map(([tag, value]) => `"${tag}" ${value}`);
   return {
-    fontFamily: `"${typefaceName(face.file)}"`,
+    fontFamily: `"${typefaceName(file)}"`,
     fontVariationSettings: axes.join(", ") || "normal",
     letterSpacing: `${tracking}em`,
     textTransform: letterCase === "upper" ? ("uppercase" as const) : ("none" as const),

@@ -8,7 +8,7 @@ import { usePiece } from "./piece";
 export const shortcuts = [
   { keys: "1 – 6", does: "Go to a step" },
   { keys: ",  .", does: "Walk through the sizes" },
-  { keys: "Enter", does: "Open the selected size large" },
+  { keys: "Enter", does: "Put the selected size on the bench, large" },
   { keys: "Esc", does: "Back to the wall" },
   { keys: "Tab", does: "Walk through what stands on the large size" },
   { keys: "Arrows", does: "Move what is selected by a pixel, with Shift by ten" },

@@ -9,7 +9,7 @@ import { useGesture } from "./use-gesture";
 
 /** Over the size that is looked at large: what is selected, its handles and the lines that it snaps to. */
 const props = defineProps<{ placement: Placement; width: number }>();
-const emit = defineEmits<{ write: [slot: string]; crop: [node: string] }>();
+const emit = defineEmits<{ write: [node: string]; crop: [node: string] }>();
 
 const hand = useHand();
 const bench = useBench();
@@ -50,7 +50,7 @@ function entered(event: MouseEvent): void {
   const [top] = nodesAt(pointAt(event));
   if (!top) return;
   hand.select([top.id]);
-  if (top.node.kind === "text" && top.node.slot) emit("write", top.node.slot);
+  if (top.node.kind === "text" && top.node.slot) emit("write", top.id);
   else if (top.node.kind === "picture" && top.node.slot) emit("crop", top.id);
 }
 

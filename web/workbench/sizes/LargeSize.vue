@@ -8,6 +8,7 @@ import { useWall } from "../../wall/use-wall";
 import { useBench } from "../bench";
 import { useHand } from "../hand/hand";
 import HandSurface from "../hand/HandSurface.vue";
+import WriteOver from "../hand/WriteOver.vue";
 import { usePiece } from "../piece";
 import PictureHandles from "./PictureHandles.vue";
 import WallTile from "./WallTile.vue";
@@ -36,21 +37,21 @@ const width = computed(() => {
 });
 const pointed = computed(() => report.value?.nodes.find(({ id }) => id === bench.pointed));
 
-/** The picture that is moved in its frame. */
+/** The words that are written where they stand, and the picture that is moved in its frame. */
+const written = ref<string>();
 const cropped = ref<string>();
 watch(
   () => [props.placement.id, hand.selected],
-  () => (cropped.value = undefined),
+  () => (cropped.value = written.value = undefined),
 );
 async function crop(node: string): Promise<void> {
   await nextTick();
   cropped.value = node;
 }
 
-function write(slot: string): void {
-  const field = document.querySelector<HTMLTextAreaElement>(`[data-slot="${slot}"] textarea`);
-  field?.focus();
-  field?.select();
+async function write(node: string): Promise<void> {
+  await nextTick();
+  written.value = node;
 }
 
 const others = computed(() => open.placements.filter(({ id }) => id !== props.placement.id));
@@ -68,6 +69,13 @@ const widths = computed(() => wallWidths(others.value, 0.3));
         :pointed="pointed"
       />
       <HandSurface :placement="placement" :width="width" @write="write" @crop="crop" />
+      <WriteOver
+        v-if="written"
+        :key="written"
+        :node="written"
+        :scale="width / placement.width"
+        @done="written = undefined"
+      />
       <PictureHandles
         v-if="cropped"
         :placement="placement"
