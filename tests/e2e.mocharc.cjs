@@ -13,7 +13,7 @@ const ordered = names.sort((a, b) => rank(a) - rank(b) || a.localeCompare(b));
 
 module.exports = {
   import: "tsx/esm",
-  require: ["tests/support/built.mjs"],
+  require: ["tests/support/seeded.mjs"],
   spec: ordered.map((name) => `tests/e2e/${name}`),
   reporter: "tests/support/reporter.cjs",
   parallel: true,

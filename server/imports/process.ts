@@ -9,4 +9,6 @@ const tasks: Record<Task, (path: string, name: string) => Promise<unknown>> = {
   font: crossing(readFont),
   table: crossing(readTable),
 };
+// Whoever started it may have ended before it is ready; then nobody waits for it, and it says nothing.
+(process as NodeJS.EventEmitter).once("error", () => process.exit());
 workerpool.worker(tasks);

@@ -1,5 +1,5 @@
 import { spawn, type ChildProcess } from "node:child_process";
-import { mkdtemp, rm } from "node:fs/promises";
+import { cp, mkdtemp, rm } from "node:fs/promises";
 import { createServer } from "node:net";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
@@ -53,6 +53,8 @@ export class Program {
   /** `within` is where its data folder is made; the system's own when not given. */
   static async create(within = tmpdir()): Promise<Program> {
     const folder = await mkdtemp(join(within, "zest-e2e-"));
+    const { ZEST_SEED } = process.env;
+    if (ZEST_SEED) await cp(ZEST_SEED, folder, { recursive: true });
     const program = new Program(folder, await freePort());
     await program.start();
     return program;
@@ -155,7 +157,7 @@ export async function settled(page: Page): Promise<void> {
   let same = 0;
   while (same < 3) {
     await page.waitForFunction(() => document.querySelector("canvas[aria-busy=true]") === null);
-    const now = (await page.screenshot()).toString("base64");
+    const now = (await page.screenshot({ type: "jpeg", quality: 60 })).toString("base64");
     same = now === before ? same + 1 : 0;
     before = now;
     await page.waitForTimeout(50);

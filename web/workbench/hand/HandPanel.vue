@@ -100,7 +100,7 @@ const ADDED: { kind: AddedShape; label: string; icon: Component }[] = [
         <NButton size="small" title="[" @click="hand.layer('back')">
           <SendToBack :size="15" aria-hidden="true" /> To back
         </NButton>
-        <NButton size="small" title="Ctrl + D" @click="hand.copy()">
+        <NButton size="small" title="Ctrl + D" @click="hand.duplicate()">
           <Copy :size="15" aria-hidden="true" /> Duplicate
         </NButton>
       </div>

@@ -79,8 +79,8 @@ const KEYS: Record<string, () => void> = {
 
 const WITH_CTRL: Record<string, () => void> = {
   a: () => hand.select(hand.nodes.map(({ id }) => id)),
-  c: () => hand.copyOut(),
-  d: () => hand.copy(),
+  c: () => hand.copy(),
+  d: () => hand.duplicate(),
   v: () => hand.paste(),
   "Alt c": () => hand.copyStyle(),
   "Alt v": () => hand.pasteStyle(),

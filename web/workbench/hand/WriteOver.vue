@@ -68,6 +68,13 @@ function write(event: Event): void {
   if (slot.value !== undefined) open.set(["message", slot.value, "text"], value);
 }
 
+/** What is typed is no command; undo is the piece's. */
+function key(event: KeyboardEvent): void {
+  if (event.key === "Escape") emit("done");
+  const isUndo = (event.ctrlKey || event.metaKey) && event.key.toLowerCase() === "z";
+  if (!isUndo) event.stopPropagation();
+}
+
 onMounted(() => {
   field.value?.focus();
   field.value?.select();
@@ -84,7 +91,7 @@ onMounted(() => {
     :aria-label="`${shown.name}, written where it stands`"
     @input="write"
     @blur="emit('done')"
-    @keydown.stop="$event.key === 'Escape' && emit('done')"
+    @keydown="key"
     @pointerdown.stop
     @dblclick.stop
   ></textarea>

@@ -1,23 +1,18 @@
-import { StorageSerializers, useLocalStorage, useTimeoutFn } from "@vueuse/core";
+import { useTimeoutFn } from "@vueuse/core";
 import { defineStore } from "pinia";
 import { computed, ref, shallowRef, watch } from "vue";
 import {
   aligned,
   changed,
   changedIn,
-  Clip,
-  clipOf,
   distributed,
-  duplicated,
   equalled,
   givenBack,
   layered,
   leadBox,
   movedBy,
-  pasted,
   placedAt,
   removed,
-  styleFor,
   textSized,
   type Boxes,
   type Guide,
@@ -35,6 +30,7 @@ import { api } from "../../api/client";
 import { useToasts } from "../../common/toasts";
 import { useBench } from "../bench";
 import { usePiece } from "../piece";
+import { useCopies } from "./copies";
 
 /** A node as it stands on the size that is worked on; `start` is the box that it is moved by. */
 export interface HandNode {
@@ -81,7 +77,9 @@ export const useHand = defineStore("hand", () => {
 
   /** A lead that is laid out anew for its words is composed so before something in it is moved. */
   const composed = shallowRef<{ of: Piece; as: Piece }>();
-  const isComposed = computed(() => !isLead.value || report.value?.layout.kind === "as-arranged");
+  const isComposed = computed(
+    () => !isLead.value || !report.value || report.value.layout.kind === "as-arranged",
+  );
   const base = computed(() => {
     const { piece } = open;
     if (!piece || isComposed.value) return piece && completed(piece);
@@ -89,9 +87,13 @@ export const useHand = defineStore("hand", () => {
   });
   watch([() => open.piece, isComposed], async ([piece, done]) => {
     if (!piece || done) return;
-    await open.save();
-    const as = await api.withLead(piece.id, piece.lead).catch(() => undefined);
-    if (as && open.piece === piece) composed.value = { of: piece, as };
+    try {
+      await open.save();
+      const as = await api.withLead(piece.id, piece.lead);
+      if (open.piece === piece) composed.value = { of: piece, as };
+    } catch (error) {
+      toasts.fail(error);
+    }
   });
 
   const nodes = computed((): HandNode[] => {
@@ -219,55 +221,28 @@ export const useHand = defineStore("hand", () => {
     make((piece) => layered(piece, selected.value, to));
   }
 
-  function copy(): void {
-    if (on.value) return toasts.tell("Copies are made on the lead, and then stand on all sizes.");
-    const [piece, at] = [base.value, placement.value];
-    if (!piece || !at) return;
-    const made = duplicated(piece, selected.value, ASIDE * at.width);
-    open.become(made.piece);
-    select(made.ids);
+  /** Takes what has come into the composition, and selects it. */
+  function comes({ piece, ids }: { piece: Piece; ids: readonly string[] }): void {
+    open.become(piece);
+    select(ids);
   }
 
-  /** What is copied is there in other windows and pieces too. */
-  const clip = useLocalStorage<unknown>("nodes-copied", null, {
-    serializer: StorageSerializers.object,
+  const copies = useCopies({
+    base: () => base.value,
+    selected: () => selected.value,
+    movable: () => movable.value,
+    on: () => on.value,
+    aside: () => ASIDE * (placement.value?.width ?? 0),
+    comes,
+    make,
+    tell: toasts.tell,
   });
-  function copyOut(): void {
-    const made = base.value && clipOf(base.value, selected.value);
-    if (made) clip.value = made;
-  }
-  function paste(): void {
-    const read = Clip.safeParse(clip.value);
-    const [piece, at] = [base.value, placement.value];
-    if (!read.success || !piece || !at) return;
-    if (on.value) return toasts.tell("What is pasted stands on all sizes; paste it on the lead.");
-    const made = pasted(piece, read.data, ASIDE * at.width);
-    open.become(made.piece);
-    select(made.ids);
-  }
-
-  /** How the first that was selected looks, for others. */
-  const look = shallowRef<Node>();
-  function copyStyle(): void {
-    look.value = chosen.value[0]?.node;
-  }
-  function pasteStyle(): void {
-    const from = look.value;
-    if (!from) return;
-    make((piece) =>
-      movable.value.reduce(
-        (done, { id, node }) => changed(done, [id], { style: styleFor(from, node) }, on.value),
-        piece,
-      ),
-    );
-  }
 
   /** Something new in a free place of the composition; selected at once. */
   function add(how: (piece: Piece) => { piece: Piece; id: string }): void {
     if (!base.value) return;
-    const made = how(base.value);
-    open.become(made.piece);
-    select([made.id]);
+    const { piece, id } = how(base.value);
+    comes({ piece, ids: [id] });
   }
 
   /** From the composition with its words; on another size it is only not shown there. */
@@ -323,11 +298,7 @@ export const useHand = defineStore("hand", () => {
     resizeText,
     unhide,
     layer,
-    copy,
-    copyOut,
-    paste,
-    copyStyle,
-    pasteStyle,
+    ...copies,
     add,
     remove,
     giveBack,
