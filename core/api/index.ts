@@ -1,3 +1,4 @@
 export * from "./making";
 export * from "./schemas";
 export { altText } from "./alt";
+export { creditsOf } from "./credits";

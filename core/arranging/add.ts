@@ -4,7 +4,7 @@ import type { ShapeKind } from "../shape";
 import { freeNodeId, freeSlot } from "./layers";
 
 /** Shapes that are offered to be added, each with its width to its height. */
-export const SHAPES = {
+const SHAPES = {
   rectangle: 1.5,
   ellipse: 1,
   burst: 1,

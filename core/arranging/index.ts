@@ -1,4 +1,4 @@
-export { SHAPES, withShape, withWords, type AddedShape } from "./add";
+export { withShape, withWords, type AddedShape } from "./add";
 export { aligned, distributed, equalled, fittedInto, movedBy, type Side } from "./align";
 export { Clip, clipOf, pasted, styleFor } from "./clip";
 export { duplicated, freeNodeId, layered, removed, type Toward } from "./layers";

@@ -3,6 +3,7 @@ import { join } from "node:path";
 import { and, desc, eq, inArray, isNull } from "drizzle-orm";
 import {
   altText,
+  creditsOf,
   type DeliveryAnswer,
   type DeliveryRequest,
   type ImageFormat,
@@ -12,7 +13,6 @@ import {
 } from "../../core/api";
 import { applyVariation, Namer, variationName } from "../../core/batch";
 import type { Brand } from "../../core/brand";
-import type { FileId, PictureNote } from "../../core/files";
 import { knownPlacement, messagePictures, type Piece } from "../../core/piece";
 import { refuseUnpaintable, type Placement, type PlacementLookup } from "../../core/placements";
 import { problem } from "../../core/problem";
@@ -292,16 +292,6 @@ function fileOf(
   const file = namer.name(parts, format === "jpeg" ? "jpg" : format);
   const which = variation ? { variation } : {};
   return { file, placement, ...which, width, height, bytes, sha256, alt: altText(piece), findings };
-}
-
-function creditsOf(
-  { message }: Piece,
-  notes: ReadonlyMap<FileId, PictureNote>,
-): Pick<ManifestFile, "credits"> {
-  const owed = messagePictures(message)
-    .flatMap((id) => notes.get(id) ?? [])
-    .filter(({ credit, licence }) => credit ?? licence);
-  return owed.length > 0 ? { credits: owed } : {};
 }
 
 function answerOf(row: DeliveryRow, job: JobFacts | undefined): DeliveryAnswer {

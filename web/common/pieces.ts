@@ -29,7 +29,7 @@ export function usePieceOf(listed: () => ListedPiece | undefined): ShallowRef<Pi
       if (!wanted || wanted.id !== piece.value?.id) piece.value = undefined;
       if (!wanted) return;
       const whole = await wholePiece(wanted).catch(() => undefined);
-      if (whole && listed()?.id === wanted.id) piece.value = whole;
+      if (whole && listed() === wanted) piece.value = whole;
     },
     { immediate: true },
   );

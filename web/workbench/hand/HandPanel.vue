@@ -40,6 +40,20 @@ const SIDES: { side: Side; label: string; icon: Component }[] = [
   { side: "middle", label: "Align middles", icon: AlignCenterHorizontal },
   { side: "bottom", label: "Align bottom edges", icon: AlignEndHorizontal },
 ];
+const GAPS = [
+  {
+    axis: "x",
+    label: "Gaps across",
+    title: "Equal gaps from left to right",
+    icon: AlignHorizontalDistributeCenter,
+  },
+  {
+    axis: "y",
+    label: "Gaps down",
+    title: "Equal gaps from top to bottom",
+    icon: AlignVerticalDistributeCenter,
+  },
+] as const;
 const ADDED: { kind: AddedShape; label: string; icon: Component }[] = [
   { kind: "rectangle", label: "a rectangle", icon: RectangleHorizontal },
   { kind: "ellipse", label: "a circle", icon: Circle },
@@ -75,20 +89,14 @@ const ADDED: { kind: AddedShape; label: string; icon: Component }[] = [
       </NButtonGroup>
       <div v-if="hand.boxes.size > 1" class="row">
         <NButton
+          v-for="{ axis, label, title, icon } in GAPS"
+          :key="axis"
           size="small"
           :disabled="hand.boxes.size < 3"
-          title="Equal gaps from left to right"
-          @click="hand.distribute('x')"
+          :title="title"
+          @click="hand.distribute(axis)"
         >
-          <AlignHorizontalDistributeCenter :size="15" aria-hidden="true" /> Gaps across
-        </NButton>
-        <NButton
-          size="small"
-          :disabled="hand.boxes.size < 3"
-          title="Equal gaps from top to bottom"
-          @click="hand.distribute('y')"
-        >
-          <AlignVerticalDistributeCenter :size="15" aria-hidden="true" /> Gaps down
+          <component :is="icon" :size="15" aria-hidden="true" /> {{ label }}
         </NButton>
         <NButton size="small" @click="hand.equal('width')">Same width</NButton>
         <NButton size="small" @click="hand.equal('height')">Same height</NButton>

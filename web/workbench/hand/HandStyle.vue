@@ -36,6 +36,20 @@ function resize(size: number | undefined): void {
     hand.resizeText(new Map(hand.chosen.map(({ id }) => [id, size])));
 }
 
+const OPACITY = {
+  key: "opacity",
+  label: "Opacity",
+  usual: 1,
+  min: 0.05,
+  max: 1,
+  step: 0.05,
+} as const;
+const OF_WORDS = [
+  { key: "leading", label: "Between lines", usual: 1.2, min: 0.8, max: 1.8, step: 0.02 },
+  { key: "tracking", label: "Between letters", usual: 0, min: -0.06, max: 0.3, step: 0.01 },
+] as const;
+const sliders = computed(() => [...(isText.value ? OF_WORDS : []), OPACITY]);
+
 const ALIGNS = [
   { value: "left", label: "Left" },
   { value: "centre", label: "Centre" },
@@ -93,38 +107,14 @@ const ALIGNS = [
           AA
         </NButton>
       </NButtonGroup>
-      <label class="line">
-        <span class="quiet small">Between lines</span>
-        <SliderField
-          label="Between lines"
-          :min="0.8"
-          :max="1.8"
-          :step="0.02"
-          :model-value="style.leading ?? 1.2"
-          @update:model-value="set({ leading: $event })"
-        />
-      </label>
-      <label class="line">
-        <span class="quiet small">Between letters</span>
-        <SliderField
-          label="Between letters"
-          :min="-0.06"
-          :max="0.3"
-          :step="0.01"
-          :model-value="style.tracking ?? 0"
-          @update:model-value="set({ tracking: $event })"
-        />
-      </label>
     </template>
-    <label class="line">
-      <span class="quiet small">Opacity</span>
+    <label v-for="{ key, label, usual, ...range } in sliders" :key="key" class="line">
+      <span class="quiet small">{{ label }}</span>
       <SliderField
-        label="Opacity"
-        :min="0.05"
-        :max="1"
-        :step="0.05"
-        :model-value="style.opacity ?? 1"
-        @update:model-value="set({ opacity: $event })"
+        v-bind="range"
+        :label="label"
+        :model-value="style[key] ?? usual"
+        @update:model-value="set({ [key]: $event })"
       />
     </label>
   </div>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, useTemplateRef } from "vue";
+import { computed, onMounted, useTemplateRef } from "vue";
 import { bottom, right, type Box, type Point } from "../../../core/geometry";
 import type { Placement } from "../../../core/placements";
 import type { Handle } from "../../../core/arranging";
@@ -22,6 +22,8 @@ function pointAt({ clientX, clientY }: { clientX: number; clientY: number }): Po
   const { left, top } = surface.value!.getBoundingClientRect();
   return { x: px(clientX - left), y: px(clientY - top) };
 }
+// Whoever came by keyboard goes on from here.
+onMounted(() => surface.value!.focus({ preventScroll: true }));
 const { area, press, move, end, callOff } = useGesture({ pointAt, scale: () => scale.value });
 
 const isAt = ({ x, y }: Point, b: Box): boolean =>
@@ -29,10 +31,10 @@ const isAt = ({ x, y }: Point, b: Box): boolean =>
 /** What lies at a point, the front first. Grounds and what is locked are taken from the list. */
 const lies = ({ id, start, report: { box } }: HandNode, at: Point): boolean =>
   isAt(at, box) || (hand.selected.includes(id) && isAt(at, start));
-const nodesAt = (at: Point): HandNode[] =>
-  hand.nodes
-    .filter((one) => !one.node.locked && one.node.role !== "backdrop" && lies(one, at))
-    .toReversed();
+const free = computed(() =>
+  hand.nodes.filter(({ node }) => !node.locked && node.role !== "backdrop"),
+);
+const nodesAt = (at: Point): HandNode[] => free.value.filter((one) => lies(one, at)).toReversed();
 
 function pressed(event: PointerEvent): void {
   if (event.button !== 0) return;
@@ -41,8 +43,13 @@ function pressed(event: PointerEvent): void {
   const held = found.find((id) => hand.selected.includes(id));
   if (event.shiftKey && found[0]) return hand.toggle(found[0]);
   if (held === undefined) hand.select(found.slice(0, 1));
-  const below = held === undefined ? undefined : found[(found.indexOf(held) + 1) % found.length];
-  press(event, found.length > 0 ? { kind: "move", pressed: below } : { kind: "area" });
+  press(event, found.length > 0 ? { kind: "move", pressed: next(found, held) } : { kind: "area" });
+}
+
+/** What a press without a drag selects: of several the one that is pressed, and then whatever lies below it. */
+function next(found: readonly string[], held: string | undefined): string | undefined {
+  if (held === undefined || hand.selected.length > 1) return held;
+  return found[(found.indexOf(held) + 1) % found.length];
 }
 
 /** Words are written, and a picture is moved in its frame. */
@@ -78,7 +85,7 @@ const KEYS: Record<string, () => void> = {
 };
 
 const WITH_CTRL: Record<string, () => void> = {
-  a: () => hand.select(hand.nodes.map(({ id }) => id)),
+  a: () => hand.select(free.value.map(({ id }) => id)),
   c: () => hand.copy(),
   d: () => hand.duplicate(),
   v: () => hand.paste(),
