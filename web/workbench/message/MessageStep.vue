@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { useElementSize, useParentElement } from "@vueuse/core";
 import { computed, useTemplateRef, watchEffect } from "vue";
 import { counted } from "../../common/counted";
 import { LEAST_TILE, wallWidths } from "../../wall/packing";
 import { useBench } from "../bench";
 import { usePiece } from "../piece";
+import { useRoom } from "../use-room";
 import LargeSize from "../sizes/LargeSize.vue";
 import WallBar from "../sizes/WallBar.vue";
 import WallTile from "../sizes/WallTile.vue";
@@ -14,14 +14,11 @@ import { leadWidth } from "./lead-width";
 const open = usePiece();
 const bench = useBench();
 const centre = useTemplateRef("centre");
-const { width } = useElementSize(centre);
-/** What is seen of it: what stands in it may be higher. */
-const { height } = useElementSize(useParentElement(centre));
-const room = computed(() => ({ width: width.value, height: height.value }));
+const room = useRoom(centre);
 
 const lead = computed(() => open.placements.find(({ id }) => id === open.piece?.lead));
 const others = computed(() => open.placements.filter(({ id }) => id !== open.piece?.lead));
-const leading = computed(() => (lead.value ? leadWidth(lead.value, room.value) : 0));
+const leading = computed(() => (lead.value ? leadWidth(lead.value, room) : 0));
 /** Small, since they are looked over and not read. */
 const widths = computed(() => wallWidths(others.value, 0.5));
 watchEffect(() => {

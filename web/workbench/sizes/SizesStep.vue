@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { NButton } from "naive-ui";
-import { useElementSize, useLocalStorage, useParentElement } from "@vueuse/core";
+import { useLocalStorage } from "@vueuse/core";
 import { computed, ref, useTemplateRef, watchEffect } from "vue";
 import { counted } from "../../common/counted";
 import SheetLinks from "../SheetLinks.vue";
@@ -11,6 +11,7 @@ import WallBar from "./WallBar.vue";
 import WallTile from "./WallTile.vue";
 import { useBench } from "../bench";
 import { usePiece } from "../piece";
+import { useRoom } from "../use-room";
 import { channelName, GAP, packed, wallWidths } from "../../wall/packing";
 
 /** The wall: every size of the piece, live. One of them can be looked at large. */
@@ -19,20 +20,17 @@ const open = usePiece();
 const bench = useBench();
 const pickerShown = ref(false);
 const centre = useTemplateRef("centre");
-const { width } = useElementSize(centre);
-/** What is seen of it: what stands in it may be higher. */
-const { height } = useElementSize(useParentElement(centre));
-const room = computed(() => ({ width: width.value, height: height.value }));
+const room = useRoom(centre);
 /** Kept for the next time; 1 shows about three rows on a common screen. */
 const zoom = useLocalStorage("wall-zoom", 1);
 
 const placements = computed(() => open.placements);
 /** A wide screen shows the sizes larger, not fewer rows of them. `USUAL` is the width on a common one, in CSS pixels. */
 const USUAL = 660;
-const roomy = computed(() => Math.max(1, Math.sqrt(width.value / USUAL)));
+const roomy = computed(() => Math.max(1, Math.sqrt(room.width / USUAL)));
 const widths = computed(() => wallWidths(placements.value, zoom.value * roomy.value));
 const PADDING = 22;
-const groups = computed(() => packed(open.groups, widths.value, width.value - 2 * PADDING));
+const groups = computed(() => packed(open.groups, widths.value, room.width - 2 * PADDING));
 watchEffect(() => {
   bench.order = groups.value.flatMap((group) => group.placements.map(({ id }) => id));
 });
