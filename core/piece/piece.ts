@@ -79,22 +79,27 @@ export const NodeBox = z.object({
 export const PricePart = z.enum(["before", "figure", "after"]);
 export type PricePart = z.infer<typeof PricePart>;
 
+/** Where in its frame something stays; by the edges that it is nearest to at the lead size where that is not said. */
+export const Pin = z.object({
+  h: z.enum(["left", "centre", "right"]).optional(),
+  v: z.enum(["top", "middle", "bottom"]).optional(),
+});
+export type Pin = z.infer<typeof Pin>;
+
 export const Node = z.object({
   id: z.string().min(1).max(60),
   kind: z.enum(["text", "picture", "shape", "icon", "line", "code", "chart"]),
   role: Role,
   slot: SlotName.optional(),
   box: NodeBox,
+  /** The plate or picture that it sits on; of a figure, also the words that it keeps with. */
   on: z.string().optional(),
+  /** What has the same name here is picked and moved together, and figures of it keep with its words. */
+  group: z.string().min(1).max(60).optional(),
   style: Style.default({}),
   importance: z.number().int().min(1).max(5).optional(),
   keep: z.enum(["always", "if-room"]).optional(),
-  pin: z
-    .object({
-      h: z.enum(["left", "centre", "right"]).optional(),
-      v: z.enum(["top", "middle", "bottom"]).optional(),
-    })
-    .optional(),
+  pin: Pin.optional(),
   locked: z.boolean().optional(),
   hidden: z.boolean().optional(),
   /** Which part of its slot's words it shows; all of them when not given. */
@@ -108,7 +113,7 @@ export type Node = z.infer<typeof Node>;
  * What one size has of its own of a node. Where a person put it is kept in shares of the frame's sides, so that it stays
  * there when the placement is corrected; it may hang over.
  */
-export const LocalChange = Node.omit({ id: true, box: true })
+export const LocalChange = Node.omit({ id: true, box: true, group: true })
   .extend({ style: Style, place: NodeBox })
   .partial();
 export type LocalChange = z.infer<typeof LocalChange>;
@@ -214,7 +219,6 @@ function leadsBack(node: Node, byId: Map<string, Node>): boolean {
   return false;
 }
 
-/** The picture files that a message uses. */
 /** The piece with what was found in its pictures, where a person said nothing else of them. */
 export function withFound(piece: Piece, found: ReadonlyMap<FileId, Area[]>): Piece {
   const message = Object.entries(piece.message).map(([slot, filling]) => {
@@ -224,5 +228,6 @@ export function withFound(piece: Piece, found: ReadonlyMap<FileId, Area[]>): Pie
   return { ...piece, message: Object.fromEntries(message) as Piece["message"] };
 }
 
+/** The picture files that a message uses. */
 export const messagePictures = (message: Piece["message"]): FileId[] =>
   Object.values(message).flatMap((filling) => (isPicture(filling) ? [filling.picture] : []));

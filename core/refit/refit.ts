@@ -20,6 +20,8 @@ import { orderOf } from "./structure/order";
 import { ornamentBelow, takingRoom } from "./candidates/ornament";
 import { SIGN_ALONE, signAlone } from "./candidates/profile";
 import { strip } from "./candidates/strip";
+import { withFigures } from "./anchored/figures";
+import { placePinned } from "./anchored/words";
 import { withScrims } from "./pictures/scrim";
 
 /** How a size says that it stands as it was composed. */
@@ -62,7 +64,8 @@ export function refit(
 ): Layout {
   const stage = new Stage(resolved, placement);
   const asComposed = anew || !only(AS_ARRANGED) ? undefined : arranged(stage);
-  const { placed, layoutId, cost } = asComposed ?? sign(stage, only) ?? best(stage, only);
+  const { placed, layoutId, cost } =
+    asComposed ?? sign(stage, only) ?? bestPinned(stage, only) ?? best(stage, only);
   return {
     resolved,
     placement,
@@ -90,6 +93,17 @@ interface Choice {
 function arranged(stage: Stage): Choice | undefined {
   const placed = asArranged(stage);
   return placed && { placed, layoutId: AS_ARRANGED, cost: NO_COST };
+}
+
+/** The best around the words that are pinned to an edge; undefined where there are none, or more would be left out for them. */
+function bestPinned(stage: Stage, only: (id: LayoutId) => boolean): Choice | undefined {
+  const pinned = placePinned(stage);
+  if (!pinned) return undefined;
+  const choice = best(stage.set({ pinned }), only);
+  if (choice.placed.length === 0) return undefined;
+  if (choice.cost.leftOut === 0) return choice;
+  const loose = best(stage, only);
+  return loose.cost.leftOut < choice.cost.leftOut ? loose : choice;
 }
 
 /**
@@ -150,7 +164,8 @@ function best(stage: Stage, only: (id: LayoutId) => boolean): Choice {
     const missing = loose.costing.missing(() => false);
     choice = cheapest(loose, bare, missing, choice);
   }
-  return { ...choice, placed: withLocalPlaces(stage, onTheirGround(stage, choice.placed)) };
+  const placed = withFigures(stage, onTheirGround(stage, choice.placed));
+  return { ...choice, placed: withLocalPlaces(stage, placed) };
 }
 
 /** Nothing is set closer where that is not needed, or would not help. */
@@ -279,8 +294,8 @@ function leftOut(resolved: ResolvedPiece, placed: Placed[], layoutId: LayoutId):
   ];
 }
 
-const whyDropped = (node: ResolvedNode): LeftOut["why"] =>
-  FIGURES.has(node.type) && node.role !== "badge" ? "not-for-this-shape" : "no-room";
+const whyDropped = ({ type, role, pin }: ResolvedNode): LeftOut["why"] =>
+  FIGURES.has(type) && role !== "badge" && !pin ? "not-for-this-shape" : "no-room";
 
 /** What has its place in the arrangement only; another shape of frame has none for it. */
 const FIGURES = new Set(["shape", "icon", "code"]);

@@ -62,7 +62,7 @@ export class OneNode {
   }
 
   private get common() {
-    const { id, role, slot, part, unplaced, box: at, on, style } = this.node;
+    const { id, role, slot, part, unplaced, box: at, on, pin, group, style } = this.node;
     const { blend = "normal" } = style;
     const { shadow } = this.style;
     return {
@@ -73,6 +73,8 @@ export class OneNode {
       ...(part === undefined ? {} : { part }),
       ...(unplaced ? { unplaced } : {}),
       ...(on === undefined ? {} : { on }),
+      ...(pin ? { pin } : {}),
+      ...(group === undefined ? {} : { group }),
       importance: this.node.importance ?? this.defaults.importance,
       always: this.node.keep === "always",
       turn: style.turn ?? 0,

@@ -3,7 +3,7 @@ import type { Hex, Stop } from "../colour";
 import type { ListedPicture, PictureFile } from "../files";
 import type { Box } from "../geometry";
 import type { Adjust, Subject } from "../picture";
-import type { Framing, Piece, PricePart, Role, Stroke } from "../piece";
+import type { Framing, Piece, Pin, PricePart, Role, Stroke } from "../piece";
 import type { Code, ShapeSpec } from "../shape";
 import type { Paragraph } from "../type";
 
@@ -26,6 +26,8 @@ interface Common {
   /** In lead pixels. */
   box: Box;
   on?: string;
+  pin?: Pin;
+  group?: string;
   importance: number;
   always: boolean;
   turn: number;

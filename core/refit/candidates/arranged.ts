@@ -21,7 +21,7 @@ import type { Placed } from "../layout";
 import { isDisplay } from "../structure/parts";
 import { luminance } from "../../colour";
 import type { Stage } from "../structure/stage";
-import { setInColumns, setToFit, type SetText } from "../../type";
+import { setAt, setInColumns, setToFit, type SetText } from "../../type";
 
 /** How far the shape of the frame may differ from the lead's for its arrangement to be used as it is. */
 const SAME_SHAPE = 0.03;
@@ -68,6 +68,12 @@ const withSubjectsClear = ({ clear }: Stage, placed: Placed[]): Placed[] =>
     const taken = boundsOf(on.filter((part) => area(part) > 0));
     return taken && !isWholeOver(taken, at) ? besideWords(node, at, clear, taken) : item;
   });
+
+/** Where the ink of words stands as they were composed, in lead pixels. */
+export function composedInk(node: TextNode): Box {
+  const set = node.size && setAt(node.paragraph, node.size, node.box.width);
+  return set ? alignedIn(node.box, set, node) : node.box;
+}
 
 /** Words that leave no side of the picture free. */
 const isWholeOver = (taken: Box, at: Box): boolean => area(taken) > MOST_TAKEN * area(at);

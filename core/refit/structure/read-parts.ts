@@ -1,18 +1,30 @@
 import { area, bottom, centre, contains, right, type Box } from "../../geometry";
 import { RULING_SLOTS, readingRank } from "../../message";
 import type { ResolvedPiece, TextNode, ResolvedNode, ShapeNode, PictureNode } from "../../resolve";
+import { anchorsOf, pinnedWords } from "../anchored/anchors";
 import { nodesOf, type Badge, type Item, type Parts, type Price, type Row } from "./parts";
 
-const cache = new WeakMap<ResolvedPiece, Parts>();
+const cache = new WeakMap<ResolvedPiece, Partial<Record<"pinned" | "all", Parts>>>();
 
-/** What the piece consists of; read once for all its sizes. */
-export function partsOf(resolved: ResolvedPiece): Parts {
-  let parts = cache.get(resolved);
-  if (!parts) cache.set(resolved, (parts = readParts(resolved)));
-  return parts;
+/**
+ * What the piece consists of, without the figures that keep to something and, where there is room for them at their edges,
+ * without pinned words; read once for all its sizes.
+ */
+export function partsOf(resolved: ResolvedPiece, words: "pinned" | "all"): Parts {
+  let known = cache.get(resolved);
+  if (!known) cache.set(resolved, (known = {}));
+  return (known[words] ??= readParts(laidOut(resolved, words)));
 }
 
-function readParts({ nodes }: ResolvedPiece): Parts {
+function laidOut(resolved: ResolvedPiece, words: "pinned" | "all"): ResolvedNode[] {
+  const apart = new Set<ResolvedNode>([
+    ...anchorsOf(resolved).flatMap(({ figures }) => figures),
+    ...(words === "pinned" ? pinnedWords(resolved) : []),
+  ]);
+  return resolved.nodes.filter((node) => !apart.has(node));
+}
+
+function readParts(nodes: ResolvedNode[]): Parts {
   const badge = readBadge(nodes);
   const inBadge = new Set(badge ? [badge.plate.id, ...badge.inside.map((node) => node.id)] : []);
   const free = nodes.filter((node) => !inBadge.has(node.id) && node.role !== "backdrop");

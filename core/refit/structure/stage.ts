@@ -13,6 +13,7 @@ import {
 } from "../../placements";
 import type { Hex } from "../../colour";
 import type { ResolvedPiece } from "../../resolve";
+import type { Placed } from "../layout";
 import { composedFrame } from "../../piece";
 import { nodesOf, type Parts } from "./parts";
 import { partsOf } from "./read-parts";
@@ -38,6 +39,14 @@ export interface Manner {
   listColumns: number;
   /** Nothing but what rules is larger than the text. */
   plain: boolean;
+  /** Where the words stay that are pinned to edges, and what they leave; they are laid out with the rest when not given. */
+  pinned?: PinnedPlaces;
+}
+
+/** Words that stay at an edge of the frame, and the room beside them. */
+export interface PinnedPlaces {
+  placed: Placed[];
+  kept: Box;
 }
 
 const AS_USUAL: Manner = { tight: false, listColumns: 1, plain: false };
@@ -80,13 +89,15 @@ export class Stage {
   readonly tight: boolean;
   readonly listColumns: number;
   private readonly plain: boolean;
+  /** What stays at an edge, whatever the rest does. */
+  readonly pinned: readonly Placed[];
 
   constructor(
     readonly resolved: ResolvedPiece,
     readonly placement: Placement,
-    manner: Partial<Manner> = {},
+    private readonly manner: Partial<Manner> = {},
   ) {
-    const { tight, listColumns, plain } = { ...AS_USUAL, ...manner };
+    const { tight, listColumns, plain, pinned } = { ...AS_USUAL, ...manner };
     this.tight = tight;
     this.listColumns = listColumns;
     this.plain = plain || tight;
@@ -94,12 +105,13 @@ export class Stage {
     this.safe = safeArea(placement);
     this.clear = clearArea(placement);
     const kept = intersect(keptArea(placement, "headline"), keptArea(placement, "logo"));
-    this.kept = area(kept) > 0 ? kept : this.safe;
+    this.kept = pinned?.kept ?? (area(kept) > 0 ? kept : this.safe);
+    this.pinned = pinned?.placed ?? [];
     this.badgeArea = intersect(keptArea(placement, "badge"), keptArea(placement, "price"));
     this.floor = legibilityFloor(placement);
     this.extent = Math.sqrt(area(this.frame));
     this.css = cssPerPixel(placement);
-    this.parts = partsOf(resolved);
+    this.parts = partsOf(resolved, pinned ? "pinned" : "all");
     this.runningSize = Math.min(...composedSizes(this.parts), Infinity);
     this.align = this.parts.headline?.paragraph.alignShare ?? 0;
     this.ground = this.parts.plate?.colour ?? resolved.palette.backdrop;
@@ -119,7 +131,7 @@ export class Stage {
 
   /** The same placement with its words set otherwise. */
   set(manner: Partial<Manner>): Stage {
-    return new Stage(this.resolved, this.placement, manner);
+    return new Stage(this.resolved, this.placement, { ...this.manner, ...manner });
   }
 
   private readonly made = new WeakMap<object, { by: readonly number[]; result: unknown }[]>();

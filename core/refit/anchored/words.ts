@@ -1,0 +1,72 @@
+import { area, between, bottom, right, type Box } from "../../geometry";
+import { luminance } from "../../colour";
+import { setAt } from "../../type";
+import type { Placed } from "../layout";
+import { groupGap } from "../structure/gaps";
+import type { PinnedPlaces, Stage } from "../structure/stage";
+import { buttonBlock, platePad, textBlock, type Block } from "../words/block";
+import { logoIn } from "../words/logo";
+import { pinnedWords, type PinnedWords } from "./anchors";
+
+/** What pinned words may take of the room for all words, and of its width. By eye. */
+const MOST_TAKEN = 0.45;
+const MOST_WIDTH = 0.6;
+
+/**
+ * Words that stay at an edge, each in its corner of the room, with the room that is left; undefined where nothing is
+ * pinned or there is no room for it.
+ */
+export function placePinned(stage: Stage): PinnedPlaces | undefined {
+  const words = pinnedWords(stage.resolved);
+  if (words.length === 0 || stage.isSmall) return undefined;
+  let kept = stage.kept;
+  const placed: Placed[] = [];
+  for (const node of words) {
+    const block = blockOf(stage, node, kept);
+    const left = block && withoutRoomOf(stage, node, block, kept);
+    if (!left) return undefined;
+    placed.push(...block.place(left.x, left.y));
+    kept = left.kept;
+  }
+  return area(kept) < (1 - MOST_TAKEN) * area(stage.kept) ? undefined : { placed, kept };
+}
+
+/** As large as composed, if need be on more lines, and never under the legibility floor. */
+function blockOf(stage: Stage, node: PinnedWords, kept: Box): Block | undefined {
+  const widest = node.pin?.h === "centre" || node.pin?.h === undefined ? 1 : MOST_WIDTH;
+  const width = widest * kept.width;
+  if (node.type === "logo") return logoIn(stage, node, luminance(stage.ground), { width });
+  const size = Math.max(stage.floor, (node.size ?? stage.unit / stage.leadScale) * stage.leadScale);
+  const pad = platePad(node);
+  const isButton = node.plate?.per === "block";
+  for (const share of [1, 0.8, 0.64]) {
+    const own = Math.max(stage.floor, share * size);
+    const set = setAt(node.paragraph, own, width - 2.5 * pad * own, 4);
+    if (set) return isButton ? buttonBlock(node, set, pad) : textBlock(node, set);
+  }
+  return undefined;
+}
+
+/** A block at its edge or corner; the rest keeps to the side of it where it loses the least. */
+function withoutRoomOf(
+  stage: Stage,
+  { pin }: PinnedWords,
+  block: Block,
+  kept: Box,
+): { x: number; y: number; kept: Box } | undefined {
+  const { h, v } = { h: pin?.h ?? "left", v: pin?.v ?? "middle" };
+  const x = kept.x + { left: 0, centre: 0.5, right: 1 }[h] * (kept.width - block.width);
+  const y = kept.y + { top: 0, middle: 0.5, bottom: 1 }[v] * (kept.height - block.height);
+  const gap = Math.max(groupGap({ stage, size: stage.unit }), block.clear ?? 0);
+  const { x: left, y: top } = kept;
+  const sides: Partial<Record<string, Box>> = {
+    top: between(left, y + block.height + gap, right(kept), bottom(kept)),
+    bottom: between(left, top, right(kept), y - gap),
+    left: between(x + block.width + gap, top, right(kept), bottom(kept)),
+    right: between(left, top, x - gap, bottom(kept)),
+  };
+  const [best] = [sides[v], sides[h]]
+    .filter((side) => side !== undefined)
+    .sort((a, b) => area(b) - area(a));
+  return best && area(best) > 0 ? { x, y, kept: best } : undefined;
+}
