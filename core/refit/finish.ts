@@ -11,7 +11,7 @@ import {
   type Box,
 } from "../geometry";
 import { toneOf } from "../picture";
-import { placeIn } from "./candidates/arranged";
+import { pinnedOver } from "./anchored/words";
 import { placeBadge } from "./words/badge";
 import type { Draft } from "./candidates/draft";
 import { inPicture } from "./pictures/ground";
@@ -29,7 +29,10 @@ export function finish(stage: Stage, draft: Draft): Placed[] | undefined {
   const media = placeMedia(stage, draft);
   if (media.some(({ box: at }) => Math.min(at.width, at.height) < LEAST_PICTURE * stage.unit))
     return undefined;
-  const words = [...pinned(stage, media), ...draft.words];
+  const pinned = pinnedOver(stage, media);
+  if (!pinned || pinned.some(({ box: at }) => draft.words.some((item) => overlaps(item.box, at))))
+    return undefined;
+  const words = [...pinned, ...draft.words];
   if (draft.logoOnMedia) {
     const logo = logoOnPicture(stage, draft, media);
     const near = (item: Placed) => inset(item.box, -clearSpace(item));
@@ -50,14 +53,6 @@ export function finish(stage: Stage, draft: Draft): Placed[] | undefined {
     ...placedBadge,
   ];
 }
-
-/** A pinned logo is shown so that it is seen on what is behind it now. */
-const pinned = (stage: Stage, media: Placed[]): Placed[] =>
-  stage.pinned.map((item) =>
-    item.node.type === "logo"
-      ? (placeIn(stage, item.node, item.box, stage.leadScale, media) ?? item)
-      : item,
-  );
 
 const emblem = ({ parts, behind }: Draft): Placed[] =>
   parts.ornament && behind ? [{ node: parts.ornament, box: behind, turn: 0 }] : [];

@@ -1,5 +1,7 @@
-import { area, between, bottom, right, type Box } from "../../geometry";
+import { area, between, bottom, contains, overlaps, right, type Box } from "../../geometry";
 import { luminance } from "../../colour";
+import type { TextNode } from "../../resolve";
+import { placeIn } from "../candidates/arranged";
 import { setAt } from "../../type";
 import type { Placed } from "../layout";
 import { groupGap } from "../structure/gaps";
@@ -11,6 +13,7 @@ import { pinnedWords, type PinnedWords } from "./anchors";
 /** What pinned words may take of the room for all words, and of its width. By eye. */
 const MOST_TAKEN = 0.45;
 const MOST_WIDTH = 0.6;
+const MOST_LINES = 4;
 
 /**
  * Words that stay at an edge, each in its corner of the room, with the room that is left; undefined where nothing is
@@ -37,14 +40,20 @@ function blockOf(stage: Stage, node: PinnedWords, kept: Box): Block | undefined 
   const width = widest * kept.width;
   if (node.type === "logo") return logoIn(stage, node, luminance(stage.ground), { width });
   const size = Math.max(stage.floor, (node.size ?? stage.unit / stage.leadScale) * stage.leadScale);
-  const pad = platePad(node);
-  const isButton = node.plate?.per === "block";
   for (const share of [1, 0.8, 0.64]) {
     const own = Math.max(stage.floor, share * size);
-    const set = setAt(node.paragraph, own, width - 2.5 * pad * own, 4);
-    if (set) return isButton ? buttonBlock(node, set, pad) : textBlock(node, set);
+    const block = textIn(node, own, width);
+    if (block) return block;
   }
   return undefined;
+}
+
+/** Words at a size within a width, on a few lines at most. */
+function textIn(node: TextNode, size: number, width: number): Block | undefined {
+  const pad = platePad(node);
+  const set = setAt(node.paragraph, size, width - 2.5 * pad * size, MOST_LINES);
+  if (!set) return undefined;
+  return node.plate?.per === "block" ? buttonBlock(node, set, pad) : textBlock(node, set);
 }
 
 /** A block at its edge or corner; the rest keeps to the side of it where it loses the least. */
@@ -69,4 +78,38 @@ function withoutRoomOf(
     .filter((side) => side !== undefined)
     .sort((a, b) => area(b) - area(a));
   return best && area(best) > 0 ? { x, y, kept: best } : undefined;
+}
+
+/**
+ * Pinned words as they stand with a layout's pictures: on one or beside it, but never across its edge; a logo so that it is
+ * seen on what is behind it. Undefined where that cannot be.
+ */
+export function pinnedOver(stage: Stage, media: readonly Placed[]): Placed[] | undefined {
+  const placed = stage.pinned.map((item) => {
+    const { node } = item;
+    const picture = media.find(({ box: at }) => overlaps(at, item.box) && !contains(at, item.box));
+    if (node.type === "logo" && !picture)
+      return placeIn(stage, node, item.box, stage.leadScale, [...media]) ?? item;
+    if (!picture) return item;
+    return node.type === "text" ? onOneSide(stage, node, item, picture.box) : undefined;
+  });
+  return placed.every((item) => item !== undefined) ? placed : undefined;
+}
+
+/** Words on more lines, in the part of their room that lies on the same side of a picture's edge as their own. */
+function onOneSide(stage: Stage, node: TextNode, item: Placed, at: Box): Placed | undefined {
+  const { pin } = node;
+  const { box: own } = item;
+  const [left, end] = [own.x, right(own)];
+  const isAcross = own.y >= at.y && bottom(own) <= bottom(at);
+  if (!isAcross || !pin?.h || pin.h === "centre") return undefined;
+  const edge = left < at.x ? at.x : right(at);
+  const isRight = pin.h === "right";
+  const width = (isRight ? end - edge : edge - left) - stage.padding;
+  const block = width > 0 ? textIn(node, item.text!.set.size, width) : undefined;
+  if (!block) return undefined;
+  const x = isRight ? end - block.width : left;
+  const y =
+    own.y + { top: 0, middle: 0.5, bottom: 1 }[pin.v ?? "middle"] * (own.height - block.height);
+  return block.place(x, y)[0];
 }
