@@ -72,6 +72,8 @@ export const Style = z.object({
   /** A role of the brand's typefaces, or a shipped family by its id, which preflight marks. */
   type: z.string().min(1).optional(),
   size: z.number().positive().optional(),
+  /** Words are never set smaller than this where there is another way; in proportion on larger and smaller sizes. */
+  least: z.number().positive().optional(),
   weight: z.number().int().min(1).max(1000).optional(),
   features: z.array(TypeFeature).max(8).optional(),
   case: z.enum(["as-typed", "upper"]).optional(),

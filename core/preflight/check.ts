@@ -160,7 +160,9 @@ const stickingOut = (outer: Box, inner: Box): number =>
 
 function checkFloor(layout: Layout, item: Placed): Finding[] {
   const size = item.text?.set.size;
-  if (size === undefined || !isSmaller(size, layout.floor)) return [];
+  const least = item.node.type === "text" ? (item.node.least ?? 0) * layout.leadScale : 0;
+  const needed = Math.max(layout.floor, least);
+  if (size === undefined || !isSmaller(size, needed)) return [];
   const css = cssPerPixel(layout.placement);
   return [
     {
@@ -168,7 +170,7 @@ function checkFloor(layout: Layout, item: Placed): Finding[] {
       level: "look-again",
       ...named(item),
       measured: size * css,
-      needed: layout.floor * css,
+      needed: needed * css,
       unit: "css-px",
     },
   ];

@@ -105,10 +105,11 @@ function styleOf({ node, text }: Placed, resolved: Layout["resolved"]): Style {
 
 /** The lengths of a style that are counted in lead pixels, `by` times as large. */
 function scaled({ style, kind }: Pick<Node, "style" | "kind">, by: number): Style {
-  const { size, corner, stroke, shadow } = style;
+  const { size, least, corner, stroke, shadow } = style;
   return {
     ...style,
     ...(size === undefined ? {} : { size: size * by }),
+    ...(least === undefined ? {} : { least: least * by }),
     ...(corner === undefined ? {} : { corner: corner * by }),
     ...(stroke
       ? { stroke: { ...stroke, width: stroke.width * by, dash: stroke.dash.map((d) => d * by) } }

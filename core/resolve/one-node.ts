@@ -117,6 +117,7 @@ export class OneNode {
         : {}),
       weight,
       ...(style.size === undefined ? {} : { size: style.size }),
+      ...(style.least === undefined ? {} : { least: style.least }),
       valign: style.valign ?? "top",
       columns: style.columns ?? 1,
       ...this.plate(),

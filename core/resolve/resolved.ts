@@ -59,6 +59,8 @@ export interface TextNode extends Common {
   weight: number;
   /** The size it was given at the lead size, in lead pixels. */
   size?: number;
+  /** It should not be set smaller, in lead pixels. */
+  least?: number;
   /** A person gave it that size on this placement, in its own lead pixels. */
   sizedHere?: boolean;
   valign: "top" | "middle" | "bottom";

@@ -75,7 +75,7 @@ const wordings: Record<Finding["code"], (finding: Finding, who: string) => Wordi
   }),
   "below-floor": ({ measured, needed }, who) => ({
     title: `${who} is small on a phone`,
-    text: `It reads as ${number(measured, 1)} px at the usual width; ${number(needed)} px is the least that is comfortable.`,
+    text: `It reads as ${number(measured, 1)} px at the usual width; ${number(needed)} px is the least that is comfortable, or that was asked for.`,
   }),
   "low-contrast": ({ measured, needed }, who) => ({
     title: `${who} is hard to read`,

@@ -3,7 +3,8 @@ import { demoPieces, demoSources } from "../../../tests/support/demo";
 import { makeScene } from "../../engine";
 import { box, centre, overlaps, right } from "../../geometry";
 import { composedFrame, type Node, type Piece, type Pin } from "../../piece";
-import { catalogue, keptArea, placementById } from "../../placements";
+import { check } from "../../preflight";
+import { catalogue, keptArea, placementById, roomOf } from "../../placements";
 import { keptIn } from "./keep";
 
 const demos = demoPieces();
@@ -187,5 +188,37 @@ describe("pinned words", () => {
       expect(right(item.box), id).to.be.above(0.8 * placement.width);
       for (const other of others) expect(other.box.y, id).to.be.at.least(item.box.y - 0.5);
     }
+  });
+});
+
+describe("words that should not be small", () => {
+  it("are as large as was asked for on nearly all sizes with room for a message, and preflight says where not", async () => {
+    const sources = await demoSources();
+    const support = piece.arrangement.find(({ role }) => role === "support")!;
+    const least = 1.35 * support.style.size!;
+    const asked: Piece = {
+      ...piece,
+      arrangement: piece.arrangement.map((node) =>
+        node.id === support.id ? { ...node, style: { ...node.style, least } } : node,
+      ),
+    };
+    let [small, smallBefore] = [0, 0];
+    for (const placement of catalogue.placements.filter((one) => roomOf(one) === "all")) {
+      if (placement.id === piece.lead) continue;
+      const isUnder = (of: Piece): boolean => {
+        const { layout } = makeScene(of, brand, placement, sources);
+        const size = layout.placed.find(({ node }) => node.id === support.id)?.text?.set.size;
+        const under = size !== undefined && size < 0.999 * least * layout.leadScale;
+        const said = check(layout).some(
+          ({ code, node }) => code === "below-floor" && node === support.id,
+        );
+        if (of === asked) expect(said, placement.id).to.equal(under);
+        return under;
+      };
+      if (isUnder(asked)) small++;
+      if (isUnder(piece)) smallBefore++;
+    }
+    expect(smallBefore).to.be.above(4);
+    expect(small).to.be.below(0.3 * smallBefore);
   });
 });

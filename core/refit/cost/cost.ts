@@ -85,7 +85,7 @@ export class Costing {
       jump: isSentence(headline) ? 0 : jump(words, headline, this.composedJump),
       media: mediaCost(this.stage, draft, draft.parts.photos.length > 0),
       lines: 0.12 * Math.max(0, linesOf(headline) - comfortableLines(headline)),
-      text: smallText(this.stage, words, headline),
+      text: smallText(this.stage, words, headline) + underLeast(this.stage, words),
       change: 0.2 * (draft.change + offItsGround(draft)),
     };
   }
@@ -128,6 +128,18 @@ function smallText(stage: Stage, words: Placed[], headline: Placed | undefined):
   if (!Number.isFinite(least)) return 0;
   const timid = timidity(stage.parts) * Math.max(0, 1 - least / (TEXT_ALONE * stage.unit));
   return 3.2 * Math.max(0, 1 - least / stage.composedText) + timid;
+}
+
+/** What it costs that words are smaller than a person wants them, at once and the more the smaller they are. By eye. */
+const UNDER_LEAST = { once: 1.5, most: 6 } as const;
+
+function underLeast(stage: Stage, words: readonly Placed[]): number {
+  return words.reduce((sum, { node, text }) => {
+    if (node.type !== "text" || !text || node.least === undefined) return sum;
+    const least = stage.leastOf(node);
+    if (!isSmaller(text.set.size, least)) return sum;
+    return sum + UNDER_LEAST.once + UNDER_LEAST.most * (1 - text.set.size / least);
+  }, 0);
 }
 
 /** What it costs that text is as small as beside a picture where there is none; a list is what is read most. By eye. */

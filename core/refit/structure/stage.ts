@@ -12,7 +12,7 @@ import {
   type Placement,
 } from "../../placements";
 import type { Hex } from "../../colour";
-import type { ResolvedPiece } from "../../resolve";
+import type { ResolvedPiece, TextNode } from "../../resolve";
 import type { Placed } from "../layout";
 import { composedFrame } from "../../piece";
 import { nodesOf, type Parts } from "./parts";
@@ -175,11 +175,29 @@ export class Stage {
     return composed > CLEARLY_LARGER * unit ? Math.min(composed, MOST_TEXT * unit) : unit;
   }
 
-  /** Sizes of running text to try: the usual one, and the composed one where it is clearly larger, or the least. */
+  /**
+   * Sizes of running text to try: the usual one, the composed one where it is clearly larger, or the least; and the one that
+   * a person wants at the least.
+   */
   get textSizes(): number[] {
     const { composedText: composed, unit, easy } = this;
-    if (this.tight) return [easy, unit];
-    return composed > unit ? [composed, unit] : [unit];
+    const usual = this.tight ? [easy, unit] : composed > unit ? [composed, unit] : [unit];
+    const wanted = this.wantedText;
+    return wanted > usual[0]! ? [wanted, ...usual] : usual;
+  }
+
+  /** The largest size that running text should have at the least; 0 where nobody asked for one. */
+  private get wantedText(): number {
+    const { details, cta, sender } = this.parts;
+    const words = [...details.flatMap(nodesOf), ...sender, ...(cta ? [cta] : [])];
+    return (
+      this.leadScale * Math.max(0, ...words.map((node) => ("least" in node && node.least) || 0))
+    );
+  }
+
+  /** What the words of a node should have at the least: the legibility floor, or more where a person wants more. */
+  leastOf({ least = 0 }: Pick<TextNode, "least">): number {
+    return Math.max(this.floor, least * this.leadScale);
   }
 
   /** Sizes to try where words are all there is: they need not stay as small as beside a picture. */
