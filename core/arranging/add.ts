@@ -1,89 +1,185 @@
-import { box, inset, largestFree, type Box } from "../geometry";
+import { area, box, inset, intersect, largestFree, scaleBox, tiles, type Box } from "../geometry";
+import type { FileId } from "../files";
 import { composedFrame, type Node, type Piece } from "../piece";
+import { frameOf, keptArea, type Placement } from "../placements";
 import type { ShapeKind } from "../shape";
 import { freeNodeId, freeSlot } from "./layers";
 
 /** Shapes that are offered to be added, each with its width to its height. */
-const SHAPES = {
+export const ADDED_SHAPES = {
   rectangle: 1.5,
+  pill: 3,
   ellipse: 1,
-  burst: 1,
+  diamond: 1,
+  polygon: 1,
   star: 1,
+  burst: 1,
+  speech: 1.4,
   arrow: 2,
   line: 12,
+  leaf: 1,
+  pebble: 1,
+  blob: 1,
+  ticket: 2,
+  arch: 0.8,
+  waves: 1.5,
+  dots: 1.5,
+  stripes: 1.5,
+  rays: 1,
+  arcs: 1,
 } as const satisfies Partial<Record<ShapeKind, number>>;
-export type AddedShape = keyof typeof SHAPES;
+export type AddedShape = keyof typeof ADDED_SHAPES;
 
 /** As shares of the frame's sides: what is added is seen, and leaves room around it. By eye. */
 const MARGIN = 0.06;
 const WIDEST = 0.4;
 const HIGHEST = 0.25;
+/** An icon or a code, and the least side that a camera reads with ease, as shares of the short side. By eye. */
+const ICON = 0.12;
+const CODE = 0.2;
 /** Running text as a share of the frame's short side. Common practice. */
 const TEXT = 0.035;
 
-interface Added {
+/** The piece with something new, and the nodes that it consists of. */
+export interface Added {
   piece: Piece;
-  id: string;
+  ids: string[];
 }
 
 /** The piece with a shape in the largest free place, in the brand's colour for what stands out. */
-export function withShape(piece: Piece, kind: AddedShape): Added {
-  const at = fitted(freePlace(piece), SHAPES[kind]);
+export function withShape(piece: Piece, lead: Placement, kind: AddedShape): Added {
   return withNode(piece, {
     id: freeNodeId(piece, kind),
     kind: kind === "line" ? "line" : "shape",
     role: "ornament",
-    box: at,
+    box: fitted(freePlace(piece, lead), ADDED_SHAPES[kind]),
     style: { shape: kind, colour: "action" },
+    pin: {},
   });
 }
 
-/** The piece with words of its message in the largest free place, in the brand's text type. */
-export function withWords(piece: Piece, text: string): Added {
+/** With an icon of the set, by its name there. */
+export function withIcon(piece: Piece, lead: Placement, name: string): Added {
+  const side = ICON * shortSide(piece);
+  return withNode(piece, {
+    id: freeNodeId(piece, "icon"),
+    kind: "icon",
+    role: "ornament",
+    box: square(piece, lead, side),
+    style: { icon: name, colour: "action" },
+    pin: {},
+  });
+}
+
+/** With a code that leads to an address, which is one of the message's words; it is laid out among them. */
+export function withCode(piece: Piece, lead: Placement, address: string): Added {
+  const slot = freeSlot(piece, "code");
+  const side = CODE * shortSide(piece);
+  const worded = { ...piece, message: { ...piece.message, [slot]: { text: address } } };
+  return withNode(worded, {
+    id: freeNodeId(piece, slot),
+    kind: "code",
+    role: "figure",
+    slot,
+    box: square(piece, lead, side),
+    style: {},
+  });
+}
+
+/** With words of its message in the largest free place, in the brand's text type. */
+export function withWords(piece: Piece, lead: Placement, text: string): Added {
   const slot = freeSlot(piece, "body");
-  const place = freePlace(piece);
-  const { width, height } = frameOfPiece(piece);
-  const size = TEXT * Math.min(width, height);
-  const node: Node = {
+  const place = freePlace(piece, lead);
+  const size = TEXT * shortSide(piece);
+  const worded = { ...piece, message: { ...piece.message, [slot]: { text } } };
+  return withNode(worded, {
     id: freeNodeId(piece, slot),
     kind: "text",
     role: "body",
     slot,
     box: { ...place, height: Math.min(place.height, 3 * size) },
     style: { type: "text", size, leading: 1.35, colour: "support" },
-  };
-  const { message } = piece;
-  return withNode({ ...piece, message: { ...message, [slot]: { text } } }, node);
+  });
 }
 
-const withNode = (piece: Piece, node: Node): Added => ({
+/** Between pictures that belong together, as a share of the frame's short side. By eye. */
+const GAP = 0.012;
+/** And what they take of the frame where nothing is free. By eye. */
+const HALF = 0.5;
+
+/** With some pictures, together in one area: the largest that is free, else half of the frame, behind the words. */
+export function withPictures(piece: Piece, files: readonly FileId[]): Added {
+  const frame = frameOfPiece(piece);
+  const free = largestFree(frame, occupied(piece));
+  const room = area(free) > 0.12 * area(frame) ? free : { ...frame, height: HALF * frame.height };
+  const parts = tiles(room, files.length, GAP * shortSide(piece));
+  const grounds = piece.arrangement.filter(({ role }) => role === "backdrop").length;
+  const ids: string[] = [];
+  const after = files.reduce((done, picture, index): Piece => {
+    const slot = freeSlot(done, "picture");
+    const id = freeNodeId(done, slot);
+    ids.push(id);
+    const node: Node = { id, kind: "picture", role: "photo", slot, box: parts[index]!, style: {} };
+    return {
+      ...done,
+      message: { ...done.message, [slot]: { picture } },
+      arrangement: done.arrangement.toSpliced(grounds + index, 0, node),
+    };
+  }, piece);
+  return { piece: after, ids };
+}
+
+export const withNode = (piece: Piece, node: Node): Added => ({
   piece: { ...piece, arrangement: [...piece.arrangement, node] },
-  id: node.id,
+  ids: [node.id],
 });
 
-const frameOfPiece = (piece: Piece): Box => composedFrame(piece) ?? box(0, 0, 1080, 1080);
+/** What the piece was composed in, in lead pixels. */
+export const frameOfPiece = (piece: Piece): Box => composedFrame(piece) ?? box(0, 0, 1080, 1080);
 
-/** In lead pixels, not larger than what is added should be; the middle of the frame where nothing is free. */
-function freePlace(piece: Piece): Box {
+/** The shorter side of the frame that the piece was composed for, in lead pixels. */
+export function shortSide(piece: Piece): number {
+  const { width, height } = frameOfPiece(piece);
+  return Math.min(width, height);
+}
+
+/** Where what is added may stand: within the margins, and clear of what the channel covers. In lead pixels. */
+export function roomFor(piece: Piece, lead: Placement): Box {
   const frame = frameOfPiece(piece);
   const inner = inset(frame, MARGIN * Math.min(frame.width, frame.height));
-  const taken = piece.arrangement.flatMap(({ role, box: at }) => (role === "backdrop" ? [] : [at]));
-  const free = largestFree(inner, taken);
-  const room = Math.min(free.width, free.height) > 0.05 * inner.height ? free : inner;
-  const [width, height] = [
-    Math.min(room.width, WIDEST * frame.width),
-    Math.min(room.height, HIGHEST * frame.height),
-  ];
-  return box(room.x + (room.width - width) / 2, room.y + (room.height - height) / 2, width, height);
+  const kept = intersect(keptArea(lead, "headline"), inset(frameOf(lead), lead.margin));
+  return intersect(inner, scaleBox(kept, frame.width / lead.width));
 }
+
+const occupied = ({ arrangement }: Piece): Box[] =>
+  arrangement.flatMap(({ role, box: at, hidden }) => (role === "backdrop" || hidden ? [] : [at]));
+
+/** In lead pixels, not larger than what is added should be; the middle of the frame where nothing is free. */
+export function freePlace(piece: Piece, lead: Placement, widest = WIDEST, highest = HIGHEST): Box {
+  const frame = frameOfPiece(piece);
+  const inner = roomFor(piece, lead);
+  const free = largestFree(inner, occupied(piece));
+  const room = Math.min(free.width, free.height) > 0.05 * inner.height ? free : inner;
+  return middled(
+    room,
+    Math.min(room.width, widest * frame.width),
+    Math.min(room.height, highest * frame.height),
+  );
+}
+
+/** In a free place, and whole in the frame whatever is free. */
+export function square(piece: Piece, lead: Placement, side: number): Box {
+  const room = roomFor(piece, lead);
+  const { x, y } = middled(freePlace(piece, lead), side, side);
+  const within = (at: number, from: number, length: number) =>
+    Math.max(from, Math.min(at, from + length - side));
+  return box(within(x, room.x, room.width), within(y, room.y, room.height), side, side);
+}
+
+const middled = (room: Box, width: number, height: number): Box =>
+  box(room.x + (room.width - width) / 2, room.y + (room.height - height) / 2, width, height);
 
 function fitted(place: Box, ratio: number): Box {
   const width = Math.min(place.width, place.height * ratio);
-  const height = width / ratio;
-  return box(
-    place.x + (place.width - width) / 2,
-    place.y + (place.height - height) / 2,
-    width,
-    height,
-  );
+  return middled(place, width, width / ratio);
 }

@@ -15,19 +15,22 @@ import {
   equalled,
   fittedInto,
   givenBack,
+  grouped,
   layered,
+  ordered,
   leadBox,
   pasted,
   placedAt,
   readSum,
   removed,
+  renamedGroup,
   resized,
   snapped,
   styleFor,
   textSized,
   turnedBy,
-  withShape,
-  withWords,
+  ungrouped,
+  withMembers,
   type Side,
   type Toward,
 } from "./index";
@@ -95,17 +98,54 @@ describe("arranging by hand", () => {
     expect(order(layered(forward, [ids[0]!], "backward"))).to.deep.equal(ids);
     expect(order(layered(piece, [ids.at(-1)!], "forward"))).to.deep.equal(ids);
   });
+});
 
-  it("adds shapes and words that are whole in the frame, each with a name of its own", () => {
-    const one = withShape(piece, "ellipse");
-    const two = withShape(one.piece, "ellipse");
-    const three = Piece.parse(withWords(two.piece, "Bring a friend").piece);
-    expect([one.id, two.id]).to.deep.equal(["ellipse", "ellipse-2"]);
-    for (const { box: b } of three.arrangement.slice(-3)) {
-      expect(b.x >= 0 && b.y >= 0 && right(b) <= 1080 && b.y + b.height <= 1350).to.equal(true);
-      expect(b.width * b.height).to.be.greaterThan(0);
-    }
-    expect(Object.values(three.message)).to.deep.include({ text: "Bring a friend" });
+describe("the order from back to front", () => {
+  it("is changed for one node by the one that it lies on", () => {
+    const ids = piece.arrangement.map(({ id }) => id);
+    const order = (of: Piece) => of.arrangement.map(({ id }) => id);
+    const [first, second, third] = ids as [string, string, string];
+    expect(order(ordered(piece, first, third)).slice(0, 3)).to.deep.equal([second, third, first]);
+    expect(order(ordered(piece, third, undefined))[0]).to.equal(third);
+    expect(ordered(piece, "nobody", first)).to.equal(piece);
+    expect(ordered(piece, first, first)).to.equal(piece);
+  });
+});
+
+describe("groups", () => {
+  const pair = grouped(piece, ["headline", "kicker"]);
+  const names = (of: Piece) =>
+    Object.fromEntries(of.arrangement.flatMap(({ id, group }) => (group ? [[id, group]] : [])));
+
+  it("are made, called otherwise, taken as one and parted", () => {
+    expect(names(pair)).to.deep.equal({ headline: "Group", kicker: "Group" });
+    expect(withMembers(pair, ["kicker"]).sort()).to.deep.equal(["headline", "kicker"]);
+    expect(withMembers(pair, ["cta"])).to.deep.equal(["cta"]);
+    const called = renamedGroup(pair, "Group", "Title");
+    expect(names(called).headline).to.equal("Title");
+    expect(names(grouped(called, ["cta", "support"])).cta).to.equal("Group");
+    expect(ungrouped(pair, ["kicker"])).to.deep.equal(piece);
+    expect(grouped(piece, ["cta"])).to.equal(piece);
+  });
+
+  it("of which one is left are none", () => {
+    expect(names(removed(pair, ["kicker"]))).to.deep.equal({});
+    const moved = grouped(pair, ["kicker", "cta"]);
+    expect(names(moved)).to.deep.equal({ kicker: "Group 2", cta: "Group 2" });
+  });
+
+  it("are copied as groups of their own, and go along to another piece", () => {
+    const twice = duplicated(pair, ["headline", "kicker"], 10);
+    const copies = twice.ids.map((id) => node(twice.piece, id).group);
+    expect(copies).to.deep.equal(["Group copy", "Group copy"]);
+    const alone = duplicated(pair, ["headline"], 10);
+    expect(node(alone.piece, alone.ids[0]!).group).to.equal(undefined);
+    const clip = Clip.parse(clipOf(pair, ["headline", "kicker"]));
+    const again = pasted(pair, clip, 10);
+    expect(again.ids.map((id) => node(again.piece, id).group)).to.deep.equal([
+      "Group 2",
+      "Group 2",
+    ]);
   });
 });
 
@@ -253,7 +293,11 @@ describe("a long session by hand", () => {
       const place = box(random(900), random(900), 1 + random(500), 1 + random(500));
       const on = one(sizes);
       const where = at(on === piece.lead ? "story" : on);
-      switch (random(9)) {
+      switch (random(11)) {
+        case 9:
+          return grouped(now, [id, one(now.arrangement).id]);
+        case 10:
+          return ordered(now, id, one(now.arrangement).id);
         case 0:
           return placedAt(now, lead, new Map([[id, place]]));
         case 1:

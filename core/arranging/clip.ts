@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { scaleBox } from "../geometry";
 import { composedFrame, Filling, Frame, Node, SlotName, type Piece, type Style } from "../piece";
+import { freeGroup, tidied } from "./groups";
 import { freeNodeId, freeSlot } from "./layers";
 
 /** Nodes as they are copied, with what they show and the frame that they stood in. */
@@ -34,6 +35,7 @@ export function pasted(
   const by = Math.min(own.width / frame.width, own.height / frame.height);
   const slots = new Map<string, string>();
   const ids = new Map<string, string>();
+  const groups = new Map<string, string>();
   let after = piece;
   for (const [slot, filling] of Object.entries(message)) {
     const free = freeSlot(after, slot);
@@ -44,7 +46,7 @@ export function pasted(
     const id = freeNodeId(after, node.id);
     ids.set(node.id, id);
     const box = scaleBox(node.box, by);
-    const { on, slot, style, ...rest } = node;
+    const { on, slot, style, group, ...rest } = node;
     const copy: Node = {
       ...rest,
       id,
@@ -52,10 +54,17 @@ export function pasted(
       style: style.size === undefined ? style : { ...style, size: style.size * by },
       ...(on !== undefined && ids.has(on) ? { on: ids.get(on)! } : {}),
       ...(slot === undefined ? {} : { slot: slots.get(slot) ?? slot }),
+      ...(group === undefined ? {} : { group: groupFor(group) }),
     };
     after = { ...after, arrangement: [...after.arrangement, copy] };
   }
-  return { piece: after, ids: [...ids.values()] };
+  return { piece: tidied(after), ids: [...ids.values()] };
+
+  function groupFor(group: string): string {
+    const known = groups.get(group) ?? freeGroup(piece, group);
+    groups.set(group, known);
+    return known;
+  }
 }
 
 /** What a style says of any node, and what of words alone; a size in lead pixels goes along with the latter. */

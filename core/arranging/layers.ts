@@ -1,4 +1,5 @@
 import type { Node, Piece } from "../piece";
+import { freeGroup, groupsOf, tidied } from "./groups";
 
 export type Toward = "front" | "forward" | "backward" | "back";
 
@@ -19,6 +20,15 @@ export function layered(piece: Piece, ids: readonly string[], to: Toward): Piece
   function isOther({ id }: Node): boolean {
     return !chosen.has(id);
   }
+}
+
+/** The piece with one node right in front of another; behind all where there is no other. */
+export function ordered(piece: Piece, id: string, after: string | undefined): Piece {
+  const node = piece.arrangement.find((one) => one.id === id);
+  if (!node || id === after) return piece;
+  const others = piece.arrangement.filter((one) => one !== node);
+  const at = others.findIndex((one) => one.id === after) + 1;
+  return { ...piece, arrangement: others.toSpliced(at, 0, node) };
 }
 
 /** An id that no node of the piece has. */
@@ -48,7 +58,7 @@ export function removed(piece: Piece, ids: readonly string[]): Piece {
     ),
   );
   const message = Object.entries(piece.message).filter(([slot]) => !slots.has(slot));
-  return {
+  return tidied({
     ...piece,
     message: Object.fromEntries(message) as Piece["message"],
     arrangement: stays.map((node) =>
@@ -58,7 +68,7 @@ export function removed(piece: Piece, ids: readonly string[]): Piece {
       ...size,
       changes: Object.fromEntries(Object.entries(size.changes).filter(([id]) => !gone.has(id))),
     })),
-  };
+  });
 }
 
 function withoutGround({ on: _on, ...node }: Node): Node {
@@ -72,6 +82,10 @@ export function duplicated(
   aside: number,
 ): { piece: Piece; ids: string[] } {
   const made: string[] = [];
+  // Copies of a group are a group of their own.
+  const groups = new Map(
+    groupsOf(piece, ids).map((group) => [group, freeGroup(piece, `${group} copy`)]),
+  );
   const after = ids.reduce((done, id) => {
     const index = done.arrangement.findIndex((node) => node.id === id);
     const node = done.arrangement[index];
@@ -79,10 +93,11 @@ export function duplicated(
     const copy = freeNodeId(done, id.replace(/-\d+$/, ""));
     made.push(copy);
     const box = { ...node.box, x: node.box.x + aside, y: node.box.y + aside };
+    const group = node.group === undefined ? {} : { group: groups.get(node.group)! };
     return {
       ...done,
-      arrangement: done.arrangement.toSpliced(index + 1, 0, { ...node, id: copy, box }),
+      arrangement: done.arrangement.toSpliced(index + 1, 0, { ...node, ...group, id: copy, box }),
     };
   }, piece);
-  return { piece: after, ids: made };
+  return { piece: tidied(after), ids: made };
 }

@@ -1,2 +1,3 @@
 export * from "./box";
 export { largestFree } from "./free";
+export { tiles } from "./tiles";

@@ -1,10 +1,10 @@
-import { contrastNeeded, contrast, difference, luminance, luminanceContrast } from "../colour";
+import { contrastNeeded, difference, luminance } from "../colour";
 import { bottom, contains, right, type Box } from "../geometry";
 import { isFact, RULING_SLOTS } from "../message";
 import { layoutKey, sameLayout, type Node } from "../piece";
 import { cssPerPixel, keptArea, roomOf } from "../placements";
 import { groundBehind, type Layout, type Placed } from "../refit";
-import type { ResolvedNode, ResolvedPiece } from "../resolve";
+import { wordContrast, type ResolvedNode, type ResolvedPiece } from "../resolve";
 import { missingCharacters } from "../type";
 import { mayStandOn } from "../brand";
 import { isSmaller } from "../rules";
@@ -191,11 +191,10 @@ function checkContrast(layout: Layout, item: Placed, index: number): Finding[] {
 export function contrastOf(layout: Layout, item: Placed, index: number): number | undefined {
   const { node } = item;
   if (node.type !== "text") return undefined;
-  if (node.plate) return contrast(node.colour, node.plate.hex);
+  if (node.plate) return wordContrast(node, luminance(node.plate.hex));
   const behind = layout.placed.slice(0, index);
   const tone = groundBehind(inkOf(item), behind, layout.resolved.palette.backdrop);
-  const own = luminance(node.colour);
-  return Math.min(luminanceContrast(own, tone.darkest), luminanceContrast(own, tone.lightest));
+  return Math.min(wordContrast(node, tone.darkest), wordContrast(node, tone.lightest));
 }
 
 function checkResolution({ node, crop, box }: Placed): Finding[] {

@@ -1,7 +1,7 @@
 import { contrastNeeded, luminance, luminanceContrast, type Hex } from "../colour";
 import { byHandIn, placeIn } from "./candidates/arranged";
 import type { Palette } from "../brand";
-import type { ResolvedNode, TextNode } from "../resolve";
+import { wordContrast, type ResolvedNode, type TextNode } from "../resolve";
 import { groundBehind, standsOnPicture } from "./pictures/ground";
 import type { Placed } from "./layout";
 import type { Stage } from "./structure/stage";
@@ -30,7 +30,7 @@ export function onTheirGround(stage: Stage, placed: Placed[]): Placed[] {
 /** The text in its own colour where that reads on the ground, else in the colour of the spread that reads best. */
 function readable(node: TextNode, ground: number, needed: number, palette: Palette): TextNode {
   const reads = (hex: Hex) => luminanceContrast(luminance(hex), ground);
-  if (reads(node.colour) >= needed) return node;
+  if (wordContrast(node, ground) >= needed) return node;
   const { headline, support, backdrop } = palette;
   const colour = [support, headline, palette["on-plate"], palette["on-action"], backdrop].reduce(
     (best, hex) => (reads(hex) > reads(best) ? hex : best),

@@ -21,6 +21,8 @@ const BLACK = 900;
 
 /** For codes in brands without a dark colour. */
 const BLACK_INK: Hex = "#000000";
+/** A code stands on white unless its style says otherwise: any camera reads that. */
+const WHITE: Hex = "#FFFFFF";
 
 /** The look-ups of one node, which share its style and the brand. */
 export class OneNode {
@@ -289,7 +291,8 @@ export class OneNode {
     if (!text) return "empty";
     const code = codeFor(text);
     if (!code) return "too-long-for-code";
-    const ground = this.style.colour(this.node.style.plate?.colour ?? "#FFFFFF");
+    const { plate } = this.node.style;
+    const ground = plate ? this.style.colour(plate.colour) : WHITE;
     return { ...this.common, type: "code", code, colour: this.inkOn(ground), ground };
   }
 }

@@ -1,4 +1,13 @@
-import { area, between, bottom, box, hullOf, intersect, right, type Box } from "../../geometry";
+import {
+  area,
+  between,
+  bottom,
+  hullOf,
+  intersect,
+  right,
+  tiles,
+  type Box,
+} from "../../geometry";
 import { adjustedHex, cropBeside, cropBeyond, cropTo, isEven, isFirm } from "../../picture";
 import type { PictureNode } from "../../resolve";
 import { innerBox, isPattern } from "../../shape";
@@ -128,32 +137,3 @@ function gapBetween(photos: readonly PictureNode[]): number {
 }
 
 const MOST_GAP = 40;
-/** Areas flatter than this are parted along one side only. */
-const FLAT = 2.2;
-
-/** The area parted for some pictures: one, two halves, one large with two beside it, or a grid. */
-function tiles(area_: Box, count: number, gap: number): Box[] {
-  const wide = area_.width >= area_.height;
-  const ratio = area_.width / area_.height;
-  if (count < 3 || ratio > FLAT || ratio < 1 / FLAT) return line(area_, count, wide, gap);
-  if (count === 3) {
-    const [large, rest] = line(area_, 2, wide, gap) as [Box, Box];
-    return [large, ...line(rest, 2, !wide, gap)];
-  }
-  const rows = Math.round(Math.sqrt(count / ratio)) || 1;
-  const first = Math.floor(count / rows);
-  const counts = Array.from(
-    { length: rows },
-    (_, i) => first + (i >= rows - (count % rows) ? 1 : 0),
-  );
-  return line(area_, rows, false, gap).flatMap((row, i) => line(row, counts[i]!, true, gap));
-}
-
-function line(at: Box, count: number, wide: boolean, gap: number): Box[] {
-  const length = ((wide ? at.width : at.height) - (count - 1) * gap) / count;
-  return Array.from({ length: count }, (_, i) =>
-    wide
-      ? box(at.x + i * (length + gap), at.y, length, at.height)
-      : box(at.x, at.y + i * (length + gap), at.width, length),
-  );
-}
