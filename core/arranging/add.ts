@@ -52,7 +52,7 @@ export function withShape(piece: Piece, lead: Placement, kind: AddedShape): Adde
     id: freeNodeId(piece, kind),
     kind: kind === "line" ? "line" : "shape",
     role: "ornament",
-    box: fitted(freePlace(piece, lead), ADDED_SHAPES[kind]),
+    box: fitted(aired(freePlace(piece, lead)), ADDED_SHAPES[kind]),
     style: { shape: kind, colour: "action" },
     pin: {},
   });
@@ -129,8 +129,11 @@ export function withPictures(piece: Piece, files: readonly FileId[]): Added {
   return { piece: after, ids };
 }
 
+const wholeBox = ({ x, y, width, height }: Box): Box =>
+  box(...([x, y, width, height].map(Math.round) as [number, number, number, number]));
+
 export const withNode = (piece: Piece, node: Node): Added => ({
-  piece: { ...piece, arrangement: [...piece.arrangement, node] },
+  piece: { ...piece, arrangement: [...piece.arrangement, { ...node, box: wholeBox(node.box) }] },
   ids: [node.id],
 });
 
@@ -178,6 +181,9 @@ export function square(piece: Piece, lead: Placement, side: number): Box {
 
 const middled = (room: Box, width: number, height: number): Box =>
   box(room.x + (room.width - width) / 2, room.y + (room.height - height) / 2, width, height);
+
+/** With some air to what stands around. */
+const aired = (place: Box): Box => inset(place, 0.08 * Math.min(place.width, place.height));
 
 function fitted(place: Box, ratio: number): Box {
   const width = Math.min(place.width, place.height * ratio);

@@ -2,7 +2,7 @@ import { expect } from "chai";
 import { demoPiece } from "../../tests/support/demo";
 import { applyEdit, editTo, invertEdit, type Edit } from "../edit";
 import { box, centre, hullOf, right, type Box } from "../geometry";
-import { composedFrame, Piece } from "../piece";
+import { composedFrame, Piece, type Stroke } from "../piece";
 import { shippedPlacement, type Placement } from "../placements";
 import {
   aligned,
@@ -10,6 +10,7 @@ import {
   changedIn,
   Clip,
   clipOf,
+  distancesOf,
   distributed,
   duplicated,
   equalled,
@@ -97,6 +98,19 @@ describe("arranging by hand", () => {
     expect(order(forward).slice(0, 2)).to.deep.equal([ids[1], ids[0]]);
     expect(order(layered(forward, [ids[0]!], "backward"))).to.deep.equal(ids);
     expect(order(layered(piece, [ids.at(-1)!], "forward"))).to.deep.equal(ids);
+  });
+});
+
+describe("a style that is taken away", () => {
+  it("is gone, on the lead and from what one size has of its own", () => {
+    const stroke: Stroke = { colour: "action", width: 4, dash: [], cap: "butt" };
+    const lined = changed(piece, ["headline"], { style: { stroke } });
+    expect(node(lined, "headline").style.stroke).to.deep.equal(stroke);
+    expect(changed(lined, ["headline"], { style: { stroke: undefined } })).to.deep.equal(piece);
+    const local = changed(piece, ["headline"], { style: { stroke } }, "story");
+    const back = changed(local, ["headline"], { style: { stroke: undefined } }, "story");
+    const story = back.sizes.find(({ placement }) => placement === "story")!;
+    expect(story.changes.headline?.style?.stroke).to.equal(undefined);
   });
 });
 
@@ -196,6 +210,30 @@ describe("lines that a hand snaps to", () => {
     const apart = { ...targets, others: [box(100, 400, 100, 60), box(413, 400, 100, 60)] };
     // 213 pixels lie between them: 63 wide, it stands 75 from each.
     expect(snapped(box(271, 410, 63, 33), apart, 6).by.x).to.equal(4);
+  });
+
+  it("say the gaps that became equal, and how far the neighbours are", () => {
+    const row = { ...targets, others: [box(100, 400, 100, 60), box(230, 400, 100, 60)] };
+    const [guide] = snapped(box(363, 410, 70, 33), row, 6).guides;
+    expect(guide!.gaps).to.deep.equal([
+      { from: 200, to: 230, across: 426.5 },
+      { from: 330, to: 360, across: 426.5 },
+    ]);
+    const far = distancesOf(box(360, 410, 70, 33), row);
+    expect(far.map(({ axis, from, to }) => [axis, from, to])).to.deep.equal([
+      ["x", 330, 360],
+      ["x", 430, row.frame.width],
+      ["y", 0, 410],
+      ["y", 443, row.frame.height],
+    ]);
+  });
+
+  it("are baselines of other words too", () => {
+    const lines = { ...targets, others: [], baselines: [612] };
+    const { by, guides } = snapped(box(300, 560, 41, 27), lines, 6, {}, 608);
+    expect(by.y).to.equal(4);
+    expect(guides).to.deep.include({ axis: "y", at: 612, from: 0, to: lines.frame.width });
+    expect(snapped(box(300, 560, 41, 27), lines, 6).by.y).to.equal(0);
   });
 
   it("hold the edge that is pulled and leave the others alone", () => {

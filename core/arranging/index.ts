@@ -13,7 +13,24 @@ export { Clip, clipOf, pasted, styleFor } from "./clip";
 export { grouped, groupsOf, renamedGroup, ungrouped, withMembers } from "./groups";
 export { READY_MADE, withBadge, withReadyMade, type ReadyMade } from "./ready-made";
 export { duplicated, freeNodeId, layered, ordered, removed, type Toward } from "./layers";
-export { changed, changedIn, givenBack, leadBox, placedAt, textSized, type Boxes } from "./place";
+export {
+  changed,
+  changedIn,
+  givenBack,
+  leadBox,
+  placedAt,
+  textSized,
+  type Boxes,
+  type NodeChange,
+  type StylePart,
+} from "./place";
 export { resized, turnedBy, type Handle } from "./resize";
-export { snapped, touchedBy, type Guide, type SnapTargets } from "./snap";
+export {
+  distancesOf,
+  snapped,
+  touchedBy,
+  type Distance,
+  type Guide,
+  type SnapTargets,
+} from "./snap";
 export { readSum } from "./sum";

@@ -1,6 +1,13 @@
 import { frameOf, type Placement } from "../placements";
 import { area, box, scaleBox, type Box } from "../geometry";
-import { composedFrame, type LocalChange, type Node, type Piece } from "../piece";
+import {
+  composedFrame,
+  type LocalChange,
+  type Node,
+  type Piece,
+  type Pin,
+  type Style,
+} from "../piece";
 
 /** Boxes of nodes by their ids, in output pixels of one size. */
 export type Boxes = ReadonlyMap<string, Box>;
@@ -58,17 +65,29 @@ function extentScale(piece: Piece, placement: Placement): number {
 export const leadBox = (piece: Piece, placement: Placement, node: Node): Box =>
   scaleBox(node.box, leadScale(piece, placement));
 
+/** A part of a style; what is undefined is taken out of it. */
+export type StylePart = { [Field in keyof Style]?: Style[Field] | undefined };
+
+/** What is done to nodes: a part of their style, and other things by their new values. */
+export type NodeChange = Omit<LocalChange, "place" | "style" | "on" | "pin"> & {
+  style?: StylePart;
+  on?: string | undefined;
+  pin?: Pin | undefined;
+};
+
 /** The piece with something else of some nodes: of the composition, or of one size alone. */
 export function changed(
   piece: Piece,
   ids: readonly string[],
-  change: Omit<LocalChange, "place">,
+  change: NodeChange,
   on?: string,
 ): Piece {
   if (on !== undefined) return ids.reduce((done, id) => changedOn(done, on, id, change), piece);
   const wanted = new Set(ids);
   return withNodes(piece, (node) =>
-    wanted.has(node.id) ? { ...node, ...change, style: { ...node.style, ...change.style } } : node,
+    wanted.has(node.id)
+      ? said<Node>({ ...node, ...change, style: said<Style>({ ...node.style, ...change.style }) })
+      : node,
   );
 }
 
@@ -86,11 +105,21 @@ export const changedIn = ({ sizes }: Piece, on: string): string[] =>
 
 type Changes = Piece["sizes"][number]["changes"];
 
-function changedOn(piece: Piece, on: string, id: string, change: LocalChange): Piece {
+/** Without what is undefined. */
+const said = <T extends object>(of: { [Field in keyof T]: T[Field] | undefined }): T =>
+  Object.fromEntries(Object.entries(of).filter(([, value]) => value !== undefined)) as T;
+
+function changedOn(
+  piece: Piece,
+  on: string,
+  id: string,
+  change: NodeChange & Pick<LocalChange, "place">,
+): Piece {
   return withSize(piece, on, (changes) => {
-    const before = changes[id] ?? {};
-    const style = { ...before.style, ...change.style };
-    const after = { ...before, ...change };
+    const { style: styleBefore, ...before } = changes[id] ?? {};
+    const { style: part, ...rest } = change;
+    const style = said<Style>({ ...styleBefore, ...part });
+    const after = said<LocalChange>({ ...before, ...rest });
     return { ...changes, [id]: Object.keys(style).length > 0 ? { ...after, style } : after };
   });
 }

@@ -187,13 +187,27 @@ function checkContrast(layout: Layout, item: Placed, index: number): Finding[] {
   ];
 }
 
+/** What is painted behind a text, as luminances; undefined for what is not text. */
+export function groundOf(
+  layout: Layout,
+  item: Placed,
+  index: number,
+): { darkest: number; lightest: number } | undefined {
+  const { node } = item;
+  if (node.type !== "text") return undefined;
+  if (node.plate) {
+    const own = luminance(node.plate.hex);
+    return { darkest: own, lightest: own };
+  }
+  const behind = layout.placed.slice(0, index);
+  return groundBehind(inkOf(item), behind, layout.resolved.palette.backdrop);
+}
+
 /** The least contrast of a text against what is painted behind it; undefined for what is not text. */
 export function contrastOf(layout: Layout, item: Placed, index: number): number | undefined {
   const { node } = item;
-  if (node.type !== "text") return undefined;
-  if (node.plate) return wordContrast(node, luminance(node.plate.hex));
-  const behind = layout.placed.slice(0, index);
-  const tone = groundBehind(inkOf(item), behind, layout.resolved.palette.backdrop);
+  const tone = groundOf(layout, item, index);
+  if (node.type !== "text" || !tone) return undefined;
   return Math.min(wordContrast(node, tone.darkest), wordContrast(node, tone.lightest));
 }
 

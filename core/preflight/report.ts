@@ -3,7 +3,7 @@ import { shownSlots, wordSlots } from "../completion";
 import type { Box } from "../geometry";
 import type { TextNode } from "../resolve";
 import { roomOf, type Layout, type LeftOut, type Placed } from "../refit";
-import { check, contrastOf } from "./check";
+import { check, contrastOf, groundOf } from "./check";
 import { inkOf } from "./ink";
 import type { Finding } from "./finding";
 
@@ -30,6 +30,8 @@ export interface NodeReport {
   type?: SetReport;
   lines?: string[];
   contrast?: number;
+  /** Relative luminances (WCAG 2.2) of what lies behind words: the darkest and the lightest part. */
+  ground?: [darkest: number, lightest: number];
   crop?: Box;
 }
 
@@ -76,6 +78,7 @@ export function shownOn({ placed, resolved }: Layout): string[] {
 function nodeReport(layout: Layout, item: Layout["placed"][number], index: number): NodeReport {
   const { node, text, crop, turn } = item;
   const contrast = contrastOf(layout, item, index);
+  const ground = groundOf(layout, item, index);
   const kind = node.type === "logo" ? "picture" : node.type;
   return {
     id: node.id,
@@ -93,6 +96,7 @@ function nodeReport(layout: Layout, item: Layout["placed"][number], index: numbe
       : {}),
     ...(node.type === "text" && text ? typeOf(node, text) : {}),
     ...(contrast === undefined ? {} : { contrast: round(contrast) }),
+    ...(ground ? { ground: [ground.darkest, ground.lightest] } : {}),
     ...(crop ? { crop: roundBox(crop) } : {}),
   };
 }

@@ -1,11 +1,12 @@
 import { slotName } from "../message";
 import type { Node } from "../piece";
 
-/** What a node is called in a list: by the words or the picture that it shows, else by what it does. */
-export function nodeName({ id, slot, role }: Pick<Node, "id" | "slot" | "role">): string {
+/** What a node is called in a list: by the words or the picture that it shows, else by what it is or does. */
+export function nodeName(node: Pick<Node, "id" | "slot" | "role"> & Partial<Node>): string {
+  const { id, slot } = node;
   if (slot !== undefined) return slotName(slot);
   const number = /-(\d+)$/.exec(id)?.[1];
-  const name = ROLES[role] ?? role.replace("-", " ");
+  const name = figureName(node) ?? ROLES[node.role] ?? node.role.replace("-", " ");
   return `${name.charAt(0).toUpperCase()}${name.slice(1)}${number ? ` ${number}` : ""}`;
 }
 
@@ -14,3 +15,14 @@ const ROLES: Partial<Record<Node["role"], string>> = {
   cta: "button",
   photo: "picture",
 };
+
+/** An ornament is called by its shape. */
+function figureName({ role, kind, style }: Pick<Node, "role"> & Partial<Node>): string | undefined {
+  if (role !== "ornament") return undefined;
+  if (kind === "icon") return style?.icon?.replaceAll("-", " ") ?? "icon";
+  return style?.shape && shapeName(style.shape);
+}
+
+/** A shape as a person calls it. */
+export const shapeName = (shape: string): string =>
+  shape === "ellipse" ? "circle" : shape.replace("-", " ");

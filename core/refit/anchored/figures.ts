@@ -19,7 +19,7 @@ import { anchorsOf, liesUnder, type Anchor, type Figure } from "./anchors";
 import { keptIn, type Reference } from "./keep";
 
 /** As large as composed, or somewhat smaller where there is no room for that. By eye. */
-const SHARES = [1, 0.8, 0.64];
+const SHARES = [1, 0.8, 0.64, 0.5];
 /** Air beside words, in sizes of the text. */
 const AIR = 0.4;
 /** So much of a figure is seen at least, if it was seen whole. */
@@ -40,10 +40,53 @@ function withAnchor(stage: Stage, placed: Placed[], anchor: Anchor): Placed[] {
     const at = keptIn(own, scaled, pin, stretches);
     return { at: anchor.to === undefined ? inSafeArea(stage, own, at) : at, scale: scaled.scale };
   });
-  const free = places.find(({ at }) => isFree(stage, placed, anchor, own, at));
+  const isMeant = pin.h ?? pin.v ?? anchor.to;
+  const free =
+    places.find(({ at }) => isFree(stage, placed, anchor, own, at)) ??
+    (isMeant === undefined ? elsewhere(stage, placed, anchor, own, places) : undefined);
   const place = free ?? (figures.some(({ always }) => always) ? places[0] : undefined);
   return place ? inOrder(stage, placed, figuresAt(stage, anchor, own, place, placed)) : placed;
 }
+
+/** A figure that nobody wants at one edge is tried all over the frame, in so many steps each way. */
+const STEPS = 12;
+
+interface Place {
+  at: Box;
+  scale: number;
+}
+
+/** The free place that is nearest to where a figure would stand, as large as can be. */
+function elsewhere(
+  stage: Stage,
+  placed: Placed[],
+  anchor: Anchor,
+  own: Box,
+  places: readonly Place[],
+): Place | undefined {
+  const { safe } = stage;
+  for (const { at, scale } of places) {
+    const spots = grid(safe, at).sort((a, b) => distance(a, at) - distance(b, at));
+    const spot = spots.find((one) => isFree(stage, placed, anchor, own, one));
+    if (spot) return { at: spot, scale };
+  }
+  return undefined;
+}
+
+function grid(safe: Box, { width, height }: Box): Box[] {
+  const [x, y] = [safe.width - width, safe.height - height];
+  if (x < 0 || y < 0) return [];
+  return Array.from({ length: (STEPS + 1) ** 2 }, (_, at) =>
+    box(
+      safe.x + (x * (at % (STEPS + 1))) / STEPS,
+      safe.y + (y * Math.floor(at / (STEPS + 1))) / STEPS,
+      width,
+      height,
+    ),
+  );
+}
+
+const distance = (a: Box, b: Box): number => Math.hypot(a.x - b.x, a.y - b.y);
 
 /** Something round is not stretched, nor is anything but a shape. */
 const canStretch = (figure: Figure): boolean =>
@@ -91,7 +134,7 @@ function figuresAt(
   stage: Stage,
   { figures }: Anchor,
   own: Box,
-  { at, scale }: { at: Box; scale: number },
+  { at, scale }: Place,
   placed: Placed[],
 ): Placed[] {
   const [byX, byY] = [at.width / own.width, at.height / own.height];

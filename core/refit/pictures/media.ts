@@ -1,13 +1,4 @@
-import {
-  area,
-  between,
-  bottom,
-  hullOf,
-  intersect,
-  right,
-  tiles,
-  type Box,
-} from "../../geometry";
+import { area, between, bottom, hullOf, intersect, right, tiles, type Box } from "../../geometry";
 import { adjustedHex, cropBeside, cropBeyond, cropTo, isEven, isFirm } from "../../picture";
 import type { PictureNode } from "../../resolve";
 import { innerBox, isPattern } from "../../shape";

@@ -8,22 +8,19 @@ import {
   AlignStartHorizontal,
   AlignStartVertical,
   AlignVerticalDistributeCenter,
-  ArrowBigRight,
-  Badge,
   BringToFront,
-  Circle,
   Copy,
-  Minus,
-  RectangleHorizontal,
+  Group,
   SendToBack,
-  Star,
   Trash2,
-  Type,
+  Ungroup,
 } from "@lucide/vue";
-import { NButton, NButtonGroup, NCheckbox } from "naive-ui";
+import { NButton, NButtonGroup } from "naive-ui";
 import { computed, type Component } from "vue";
-import { withShape, withWords, type AddedShape, type Side } from "../../../core/arranging";
+import type { Side } from "../../../core/arranging";
+import AddBar from "./AddBar.vue";
 import { useHand } from "./hand";
+import HandKeeps from "./HandKeeps.vue";
 import HandPlace from "./HandPlace.vue";
 import HandStyle from "./HandStyle.vue";
 import NodeList from "./NodeList.vue";
@@ -54,14 +51,6 @@ const GAPS = [
     icon: AlignVerticalDistributeCenter,
   },
 ] as const;
-const ADDED: { kind: AddedShape; label: string; icon: Component }[] = [
-  { kind: "rectangle", label: "a rectangle", icon: RectangleHorizontal },
-  { kind: "ellipse", label: "a circle", icon: Circle },
-  { kind: "burst", label: "a burst", icon: Badge },
-  { kind: "star", label: "a star", icon: Star },
-  { kind: "arrow", label: "an arrow", icon: ArrowBigRight },
-  { kind: "line", label: "a line", icon: Minus },
-];
 </script>
 
 <template>
@@ -69,6 +58,7 @@ const ADDED: { kind: AddedShape; label: string; icon: Component }[] = [
     <p v-if="!hand.isLead" class="quiet small">
       Changes here are this size’s own. Work on the lead to change all sizes.
     </p>
+    <AddBar v-if="hand.isLead" />
     <template v-if="hand.chosen.length > 0">
       <h3>{{ one?.name ?? `${hand.chosen.length} selected` }}</h3>
       <HandPlace v-if="one" />
@@ -111,15 +101,20 @@ const ADDED: { kind: AddedShape; label: string; icon: Component }[] = [
         <NButton size="small" title="Ctrl + D" @click="hand.duplicate()">
           <Copy :size="15" aria-hidden="true" /> Duplicate
         </NButton>
+        <NButton v-if="hand.chosen.length > 1" size="small" title="Ctrl + G" @click="hand.group()">
+          <Group :size="15" aria-hidden="true" /> Group
+        </NButton>
+        <NButton
+          v-if="hand.groups().length > 0"
+          size="small"
+          title="Ctrl + Shift + G"
+          @click="hand.ungroup()"
+        >
+          <Ungroup :size="15" aria-hidden="true" /> Ungroup
+        </NButton>
       </div>
       <HandStyle />
-      <NCheckbox
-        v-if="hand.isLead && one?.node.slot"
-        :checked="one.node.keep === 'if-room'"
-        @update:checked="hand.change({ keep: $event ? 'if-room' : 'always' })"
-      >
-        May be left out where there is no room
-      </NCheckbox>
+      <HandKeeps />
       <div class="row">
         <NButton
           v-if="hand.chosen.some(({ local }) => local)"
@@ -138,21 +133,6 @@ const ADDED: { kind: AddedShape; label: string; icon: Component }[] = [
       Press something to select it, drag to move it. Press again for what lies below; double-click
       to write, or to move a picture in its frame.
     </p>
-    <div v-if="hand.isLead && hand.chosen.length === 0" class="row" role="group" aria-label="Add">
-      <NButton size="small" @click="hand.add((piece) => withWords(piece, 'Your words'))">
-        <Type :size="15" aria-hidden="true" /> Words
-      </NButton>
-      <NButton
-        v-for="{ kind, label, icon } in ADDED"
-        :key="kind"
-        size="small"
-        :aria-label="`Add ${label}`"
-        :title="`Add ${label}`"
-        @click="hand.add((piece) => withShape(piece, kind))"
-      >
-        <component :is="icon" :size="15" aria-hidden="true" />
-      </NButton>
-    </div>
     <NodeList />
   </section>
 </template>

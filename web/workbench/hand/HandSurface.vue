@@ -42,7 +42,8 @@ function pressed(event: PointerEvent): void {
   const found = nodesAt(pointAt(event)).map(({ id }) => id);
   const held = found.find((id) => hand.selected.includes(id));
   if (event.shiftKey && found[0]) return hand.toggle(found[0]);
-  if (held === undefined) hand.select(found.slice(0, 1));
+  // The first press takes the whole group, the next the one that is pressed.
+  if (held === undefined) hand.select(hand.members(found.slice(0, 1)));
   press(event, found.length > 0 ? { kind: "move", pressed: next(found, held) } : { kind: "area" });
 }
 
@@ -89,6 +90,8 @@ const WITH_CTRL: Record<string, () => void> = {
   c: () => hand.copy(),
   d: () => hand.duplicate(),
   v: () => hand.paste(),
+  g: () => hand.group(),
+  "Shift g": () => hand.ungroup(),
   "Alt c": () => hand.copyStyle(),
   "Alt v": () => hand.pasteStyle(),
 };
@@ -105,7 +108,10 @@ function done(event: KeyboardEvent): boolean {
     return true;
   }
   if (event.ctrlKey || event.metaKey) {
-    const act = WITH_CTRL[`${event.altKey ? "Alt " : ""}${event.key.toLowerCase()}`];
+    const act =
+      WITH_CTRL[
+        `${event.altKey ? "Alt " : ""}${event.shiftKey ? "Shift " : ""}${event.key.toLowerCase()}`
+      ];
     act?.();
     return act !== undefined;
   }

@@ -2,23 +2,7 @@ import { StorageSerializers, useLocalStorage } from "@vueuse/core";
 import { shallowRef } from "vue";
 import { changed, Clip, clipOf, duplicated, pasted, styleFor } from "../../../core/arranging";
 import type { Node, Piece } from "../../../core/piece";
-import type { HandNode } from "./hand";
-
-/** What copies are made of, and how they come in. */
-interface Work {
-  /** The piece as it is worked on; undefined until it is ready. */
-  base(): Piece | undefined;
-  selected(): readonly string[];
-  movable(): readonly HandNode[];
-  /** Of which size a change is; undefined for one of the composition. */
-  on(): string | undefined;
-  /** How far a copy stands aside, in pixels. */
-  aside(): number;
-  /** Takes what has come into the composition, and selects it. */
-  comes(made: { piece: Piece; ids: readonly string[] }): void;
-  make(change: (piece: Piece) => Piece): void;
-  tell(sentence: string): void;
-}
+import type { Work } from "./work";
 
 interface Copies {
   duplicate(): void;

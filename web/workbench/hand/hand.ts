@@ -8,7 +8,6 @@ import {
   distributed,
   equalled,
   givenBack,
-  layered,
   leadBox,
   movedBy,
   placedAt,
@@ -18,11 +17,12 @@ import {
   type Guide,
   type Side,
   type SnapTargets,
-  type Toward,
+  type Added,
+  type NodeChange,
 } from "../../../core/arranging";
 import { completed } from "../../../core/completion";
 import { hullOf, inset, type Box } from "../../../core/geometry";
-import type { LocalChange, Node, Piece } from "../../../core/piece";
+import type { Node, Piece } from "../../../core/piece";
 import { frameOf, safeArea, type Placement } from "../../../core/placements";
 import type { LayoutReport, NodeReport } from "../../../core/preflight";
 import { nodeName } from "../../../core/wording/nodes";
@@ -31,6 +31,8 @@ import { useToasts } from "../../common/toasts";
 import { useBench } from "../bench";
 import { usePiece } from "../piece";
 import { useCopies } from "./copies";
+import { useLayers } from "./layers";
+import type { Work } from "./work";
 
 /** A node as it stands on the size that is worked on; `start` is the box that it is moved by. */
 export interface HandNode {
@@ -134,10 +136,16 @@ export const useHand = defineStore("hand", () => {
     const at = placement.value;
     if (!at) return undefined;
     const frame = frameOf(at);
-    const others = nodes.value
-      .filter(({ id, node }) => !selected.value.includes(id) && node.role !== "backdrop")
-      .map(({ start }) => start);
-    return { frame, margin: inset(frame, at.margin), safe: safeArea(at), others };
+    const others = nodes.value.filter(
+      ({ id, node }) => !selected.value.includes(id) && node.role !== "backdrop",
+    );
+    return {
+      frame,
+      margin: inset(frame, at.margin),
+      safe: safeArea(at),
+      others: others.map(({ start }) => start),
+      baselines: others.flatMap(({ report }) => report.type?.baseline ?? []),
+    };
   });
 
   function tell(now: LayoutReport | undefined): void {
@@ -190,7 +198,7 @@ export const useHand = defineStore("hand", () => {
 
   const put = (to: Boxes): void => make((piece, at) => placedAt(piece, at, to));
   const nudge = (x: number, y: number): void => put(movedBy(boxes.value, x, y));
-  const change = (what: Omit<LocalChange, "place">): void =>
+  const change = (what: NodeChange): void =>
     make((piece) => changed(piece, selected.value, what, on.value));
 
   /** Words of other sizes, in output pixels; their boxes grow and shrink with them. */
@@ -204,9 +212,11 @@ export const useHand = defineStore("hand", () => {
     make((piece, at) => textSized(placedAt(piece, at, new Map(grown)), at, sizes));
   }
 
-  function unhide(id: string): void {
+  /** On this size; on the lead, everywhere. */
+  function setHidden(id: string, hidden: boolean): void {
     const size = on.value;
-    make((piece) => changed(piece, [id], { hidden: false }, size));
+    make((piece) => changed(piece, [id], { hidden }, size));
+    if (hidden) select(selected.value.filter((one) => one !== id));
   }
 
   /** Among themselves; a single one in the margins. */
@@ -215,19 +225,13 @@ export const useHand = defineStore("hand", () => {
     put(boxes.value.size > 1 ? aligned(boxes.value, side) : aligned(boxes.value, side, margin));
   }
 
-  function layer(to: Toward): void {
-    if (on.value)
-      return toasts.tell("What lies in front is the same on all sizes; change it on the lead.");
-    make((piece) => layered(piece, selected.value, to));
-  }
-
   /** Takes what has come into the composition, and selects it. */
   function comes({ piece, ids }: { piece: Piece; ids: readonly string[] }): void {
     open.become(piece);
     select(ids);
   }
 
-  const copies = useCopies({
+  const work: Work = {
     base: () => base.value,
     selected: () => selected.value,
     movable: () => movable.value,
@@ -235,14 +239,17 @@ export const useHand = defineStore("hand", () => {
     aside: () => ASIDE * (placement.value?.width ?? 0),
     comes,
     make,
+    select,
     tell: toasts.tell,
-  });
+  };
+  const copies = useCopies(work);
+  const layers = useLayers(work);
 
   /** Something new in a free place of the composition; selected at once. */
-  function add(how: (piece: Piece) => { piece: Piece; id: string }): void {
-    if (!base.value) return;
-    const { piece, id } = how(base.value);
-    comes({ piece, ids: [id] });
+  function add(how: (piece: Piece, lead: Placement) => Added | undefined): void {
+    const [piece, at] = [base.value, placement.value];
+    const made = piece && at && how(piece, at);
+    if (made) comes(made);
   }
 
   /** From the composition with its words; on another size it is only not shown there. */
@@ -296,8 +303,9 @@ export const useHand = defineStore("hand", () => {
     distribute: (axis: "x" | "y") => put(distributed(boxes.value, axis)),
     equal: (length: "width" | "height") => put(equalled(boxes.value, length)),
     resizeText,
-    unhide,
-    layer,
+    hide: (id: string) => setHidden(id, true),
+    unhide: (id: string) => setHidden(id, false),
+    ...layers,
     ...copies,
     add,
     remove,

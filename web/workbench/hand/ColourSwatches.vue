@@ -1,0 +1,183 @@
+<script setup lang="ts">
+import { NButton, NColorPicker } from "naive-ui";
+import { computed, ref } from "vue";
+import { baseId, ColourRole, Hex, tintId, TINT_STEPS } from "../../../core/colour";
+import { messagePictures } from "../../../core/piece";
+import { usePiece } from "../piece";
+import PicturePipette from "./PicturePipette.vue";
+import { useHandStyle } from "./style";
+
+/**
+ * A colour of the piece, of the brand, a tint of one, or any other, which is marked. Of words, each is shown with how it
+ * stands out from what is behind them.
+ */
+const props = defineProps<{ token: string | undefined; words?: boolean }>();
+const emit = defineEmits<{ pick: [token: string] }>();
+
+const open = usePiece();
+const { hexOf, contrastOf, needed } = useHandStyle();
+
+interface Swatch {
+  token: string;
+  name: string;
+  hex: string;
+}
+const ROLES: Partial<Record<ColourRole, string>> = {
+  headline: "Headline colour",
+  support: "Text colour",
+  detail: "Detail colour",
+  action: "Button colour",
+  plate: "Plate colour",
+  ornament: "Ornament colour",
+  backdrop: "Ground colour",
+};
+const ofPiece = computed((): Swatch[] =>
+  ColourRole.options.flatMap((token) => {
+    const [name, hex] = [ROLES[token], hexOf(token)];
+    return name && hex ? [{ token, name, hex }] : [];
+  }),
+);
+const ofBrand = computed((): Swatch[] =>
+  (open.brand?.colours ?? []).map(({ id, name, hex }) => ({ token: id, name, hex })),
+);
+const base = computed(() => {
+  const own = props.token && hexOf(props.token);
+  return open.brand?.colours.find(({ id, hex }) => id === baseId(props.token ?? "") || hex === own);
+});
+const tints = computed((): Swatch[] =>
+  base.value
+    ? TINT_STEPS.map((step) => {
+        const token = tintId(base.value!.id, step);
+        return { token, name: `${base.value!.name}, ${step} % light`, hex: hexOf(token) ?? "" };
+      })
+    : [],
+);
+const rows = computed(() => [
+  { name: "Change with the colours of the piece", swatches: ofPiece.value },
+  { name: "Of the brand", swatches: ofBrand.value },
+  { name: "Tints", swatches: tints.value },
+]);
+
+const isRaw = computed(() => props.token !== undefined && Hex.safeParse(props.token).success);
+const pictures = computed(() => (open.piece ? messagePictures(open.piece.message) : []));
+const picking = ref(false);
+const pickOwn = (hex: string): void => emit("pick", hex.toUpperCase());
+
+function contrastIn(hex: string): { value: string; low: boolean } | undefined {
+  const value = props.words ? contrastOf(hex) : undefined;
+  return value === undefined ? undefined : { value: value.toFixed(1), low: value < needed.value };
+}
+</script>
+
+<template>
+  <div class="colours">
+    <div v-for="{ name, swatches } in rows.filter((row) => row.swatches.length > 0)" :key="name">
+      <span class="quiet small">{{ name }}</span>
+      <div class="swatches" role="group" :aria-label="name">
+        <button
+          v-for="one in swatches"
+          :key="one.token"
+          class="swatch"
+          :aria-label="one.name"
+          :aria-pressed="token === one.token"
+          :title="
+            contrastIn(one.hex)
+              ? `${one.name}, contrast ${contrastIn(one.hex)!.value} : 1`
+              : one.name
+          "
+          @click="emit('pick', one.token)"
+        >
+          <span class="paint" :style="{ background: one.hex }"></span>
+          <span
+            v-if="contrastIn(one.hex)"
+            class="contrast number"
+            :class="{ low: contrastIn(one.hex)!.low }"
+            >{{ contrastIn(one.hex)!.value }}</span
+          >
+        </button>
+      </div>
+    </div>
+    <div class="others">
+      <NColorPicker
+        size="small"
+        :modes="['hex']"
+        :show-alpha="false"
+        :value="(token && hexOf(token)) ?? null"
+        :actions="['confirm']"
+        @confirm="pickOwn"
+      />
+      <NButton
+        v-if="pictures[0]"
+        size="small"
+        :aria-pressed="picking"
+        :secondary="picking"
+        @click="picking = !picking"
+      >
+        From the picture
+      </NButton>
+    </div>
+    <PicturePipette
+      v-if="picking && pictures[0]"
+      :pictures="pictures"
+      @pick="emit('pick', $event)"
+    />
+    <p v-if="isRaw" class="small off">This colour is not the brand’s; preflight will say so.</p>
+  </div>
+</template>
+
+<style scoped>
+.colours {
+  display: grid;
+  gap: 8px;
+}
+
+.swatches {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(28px, 1fr));
+  gap: 6px;
+  margin-top: 4px;
+}
+
+.swatch {
+  display: grid;
+  gap: 2px;
+  padding: 0;
+  border: 0;
+  background: none;
+  color: inherit;
+  cursor: pointer;
+}
+
+.paint {
+  height: 26px;
+  border: 1px solid var(--line-strong);
+  border-radius: 3px;
+}
+
+.swatch[aria-pressed="true"] .paint {
+  outline: 3px solid var(--zest);
+  outline-offset: 1px;
+}
+
+.contrast {
+  color: var(--quiet);
+  font-size: 10px;
+  line-height: 1.2;
+  text-align: center;
+}
+
+.contrast.low {
+  color: var(--berry);
+  text-decoration: line-through;
+}
+
+.others {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 8px;
+}
+
+.off {
+  color: var(--berry);
+}
+</style>
