@@ -45,7 +45,7 @@ export const READY_MADE = {
   outlined: [
     headline(
       "Only an outline",
-      { outline: { colour: "headline", width: 0.02 }, colour: "backdrop", weight: 800 },
+      { outline: { colour: "headline", width: 0.025 }, colour: "backdrop", weight: 800 },
       0.12,
     ),
     line("Large, and light on the page"),
@@ -98,8 +98,13 @@ export function withReadyMade(piece: Piece, lead: Placement, kind: ReadyMade): A
   const rules = piece.arrangement.some(
     ({ role, hidden }) => !hidden && RULING_SLOTS.includes(role),
   );
-  const rows = parts.map((part) => rowOf(part, unit, rules));
-  const total = rows.reduce((sum, { height, size }, at) => sum + height + (at ? GAP * size : 0), 0);
+  const usual = parts.map((part) => rowOf(part, unit, rules));
+  const heights = (of: typeof usual): number =>
+    of.reduce((sum, { height, size }, at) => sum + height + (at ? GAP * size : 0), 0);
+  // Smaller where there is less room, as far as it is still a headline.
+  const fit = Math.max(SMALLEST, Math.min(1, place.height / heights(usual)));
+  const rows = parts.map((part) => rowOf(part, fit * unit, rules));
+  const total = heights(rows);
   const room = roomFor(piece, lead);
   let y = Math.max(room.y, Math.min(place.y, bottom(room) - total));
   const ids: string[] = [];
@@ -129,6 +134,7 @@ export function withReadyMade(piece: Piece, lead: Placement, kind: ReadyMade): A
 }
 
 const SECOND = 0.6;
+const SMALLEST = 0.6;
 
 /** How large a text is, in lead pixels, and whether it is a second one that would rule. */
 function rowOf({ role, size: share, lines, style }: Part, unit: number, rules: boolean) {

@@ -11,9 +11,18 @@ const props = defineProps<{
   /** Where something must be fixed. */
   places: readonly Box[];
   pointed?: NodeReport | undefined;
+  /** Margins, middle and columns are drawn. */
+  margins?: boolean;
 }>();
 
-const margins = computed(() => outside(props.placement));
+const unsafe = computed(() => outside(props.placement));
+
+const COLUMNS = 4;
+const columns = computed(() => {
+  const { width, margin } = props.placement;
+  const inner = width - 2 * margin;
+  return Array.from({ length: COLUMNS - 1 }, (_, at) => margin + (inner * (at + 1)) / COLUMNS);
+});
 /** As large as the name fits on its area; letters are about half as wide as high. */
 const labelSize = ({ by, width, height }: Placement["covered"][number]): number =>
   Math.min(props.placement.width / 18, height * 0.6, (1.7 * width) / by.length);
@@ -23,7 +32,7 @@ const stroke = computed(() => props.placement.width / 160);
 <template>
   <svg class="over" :viewBox="`0 0 ${placement.width} ${placement.height}`" aria-hidden="true">
     <g v-if="covered">
-      <rect v-for="(part, i) in margins" :key="`m${i}`" class="margin" v-bind="part" />
+      <rect v-for="(part, i) in unsafe" :key="`m${i}`" class="margin" v-bind="part" />
       <g v-for="part in placement.covered" :key="part.by">
         <rect class="covered" :x="part.x" :y="part.y" :width="part.width" :height="part.height" />
         <text
@@ -54,6 +63,16 @@ const stroke = computed(() => props.placement.width / 160);
           :height="crop.height"
         />
       </template>
+    </g>
+    <g v-if="margins" class="measures">
+      <rect
+        :x="placement.margin"
+        :y="placement.margin"
+        :width="placement.width - 2 * placement.margin"
+        :height="placement.height - 2 * placement.margin"
+      />
+      <line v-for="x in columns" :key="x" :x1="x" :x2="x" y1="0" :y2="placement.height" />
+      <line x1="0" :x2="placement.width" :y1="placement.height / 2" :y2="placement.height / 2" />
     </g>
     <rect
       v-for="(place, i) in places"
@@ -104,6 +123,14 @@ text {
   stroke-dasharray: 2.5%;
   paint-order: stroke;
   filter: drop-shadow(0 0 1px #000);
+}
+
+.measures * {
+  fill: none;
+  stroke: var(--leaf);
+  stroke-width: 1px;
+  vector-effect: non-scaling-stroke;
+  filter: drop-shadow(0 0 1px #fff);
 }
 
 .place {

@@ -7,6 +7,8 @@ export const useBench = defineStore("bench", () => {
   const open = usePiece();
   const selected = ref<string>();
   const showCovered = ref(false);
+  /** Margins, middle and columns of the large size. */
+  const showMargins = ref(false);
   /** The wall as it was before the last change. */
   const showBefore = ref(false);
   /** The selected size, large. */
@@ -55,6 +57,7 @@ export const useBench = defineStore("bench", () => {
   return {
     selected,
     showCovered,
+    showMargins,
     showBefore,
     large,
     pointed,

@@ -18,11 +18,11 @@ import {
 import { NButton, NButtonGroup } from "naive-ui";
 import { computed, type Component } from "vue";
 import type { Side } from "../../../core/arranging";
-import AddBar from "./AddBar.vue";
+import AddBar from "./add/AddBar.vue";
 import { useHand } from "./hand";
 import HandKeeps from "./HandKeeps.vue";
 import HandPlace from "./HandPlace.vue";
-import HandStyle from "./HandStyle.vue";
+import HandStyle from "./style/HandStyle.vue";
 import NodeList from "./NodeList.vue";
 
 /** In the ledger, while one size is worked on by hand: what is selected, where it stands, and all that is there. */

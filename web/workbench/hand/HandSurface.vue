@@ -141,6 +141,14 @@ const cursorOf = ({ x, y }: Handle): string =>
 
 /** The one that is selected, while it can be resized and turned. */
 const single = computed(() => (hand.movable.length === 1 ? hand.movable[0] : undefined));
+/** Gaps that became equal, else how far the neighbours are. */
+const measures = computed(() => {
+  const gaps = hand.guides.flatMap(({ axis, gaps: equal }) =>
+    (equal ?? []).map((gap) => ({ axis, ...gap })),
+  );
+  const axes = new Set(gaps.map(({ axis }) => axis));
+  return [...gaps, ...hand.distances.filter(({ axis }) => !axes.has(axis))];
+});
 const said = computed(() => {
   const names = hand.chosen.map(({ name }) => name).join(", ");
   const { hull } = hand;
@@ -183,6 +191,26 @@ const said = computed(() => {
           axis === 'x' ? { x1: at, x2: at, y1: from, y2: to } : { x1: from, x2: to, y1: at, y2: at }
         "
       />
+      <g v-for="({ axis, from, to, across }, index) in measures" :key="`d${index}`">
+        <line
+          class="guide measure"
+          v-bind="
+            axis === 'x'
+              ? { x1: from, x2: to, y1: across, y2: across }
+              : { x1: across, x2: across, y1: from, y2: to }
+          "
+        />
+        <text
+          :x="axis === 'x' ? (from + to) / 2 : across"
+          :y="axis === 'x' ? across - px(4) : (from + to) / 2"
+          :dx="axis === 'x' ? 0 : px(6)"
+          :text-anchor="axis === 'x' ? 'middle' : 'start'"
+          :font-size="px(11)"
+          :stroke-width="px(3)"
+        >
+          {{ Math.round(to - from) }}
+        </text>
+      </g>
       <rect v-if="area" class="area" v-bind="area" />
       <g v-if="hand.hull && hand.movable.length > 0 && hand.ready">
         <template v-if="single">
@@ -250,6 +278,18 @@ svg {
 
 .guide {
   stroke-dasharray: 4 3;
+}
+
+.measure {
+  stroke-dasharray: none;
+}
+
+text {
+  fill: var(--zest);
+  stroke: var(--card);
+  font-family: var(--text);
+  paint-order: stroke;
+  pointer-events: none;
 }
 
 .area {

@@ -14,6 +14,7 @@ import {
   removed,
   textSized,
   type Boxes,
+  type Distance,
   type Guide,
   type Side,
   type SnapTargets,
@@ -61,6 +62,8 @@ export const useHand = defineStore("hand", () => {
 
   const selected = ref<string[]>([]);
   const guides = shallowRef<Guide[]>([]);
+  /** How far what is dragged is from its neighbours. */
+  const distances = shallowRef<Distance[]>([]);
   /** How the large size came out when nothing is being dragged; told by whoever paints it. */
   const report = shallowRef<LayoutReport>();
   /** Where what is dragged stands now. */
@@ -181,13 +184,13 @@ export const useHand = defineStore("hand", () => {
 
   function keep(): void {
     const made = draft.value;
-    guides.value = [];
+    guides.value = distances.value = [];
     draft.value = rested.value = dragged.value = undefined;
     if (made) open.become(made);
   }
 
   function callOff(): void {
-    guides.value = [];
+    guides.value = distances.value = [];
     draft.value = rested.value = dragged.value = undefined;
   }
 
@@ -277,6 +280,7 @@ export const useHand = defineStore("hand", () => {
   return {
     selected,
     guides,
+    distances,
     tell,
     draft,
     rested,

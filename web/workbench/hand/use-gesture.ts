@@ -1,5 +1,6 @@
 import { ref, type Ref } from "vue";
 import {
+  distancesOf,
   fittedInto,
   movedBy,
   resized,
@@ -106,8 +107,11 @@ export function useGesture({ pointAt, scale }: Options): Gesture {
       : by;
     const hull = hullOf([...held!.boxes.values()]);
     const [x, y] = [Math.round(hull.x + straight.x), Math.round(hull.y + straight.y)];
-    const { by: on, guides } = snapTo({ ...hull, x, y }, event);
+    const moved = { ...hull, x, y };
+    const { by: on, guides } = snapTo(moved, event, {}, baselineAt(y - hull.y));
     hand.guides = guides;
+    if (hand.targets)
+      hand.distances = distancesOf({ ...hull, x: x + on.x, y: y + on.y }, hand.targets);
     hand.preview(movedBy(held!.boxes, x + on.x - hull.x, y + on.y - hull.y));
   }
 
@@ -133,10 +137,17 @@ export function useGesture({ pointAt, scale }: Options): Gesture {
     hand.preview(fittedInto(boxes, hull, to), new Map(sizes));
   }
 
-  const snapTo = (moved: Box, event: PointerEvent, edges = {}) =>
+  /** Where the words that are dragged alone stand, moved down by so much. */
+  function baselineAt(down: number): number | undefined {
+    const [only, ...more] = held!.nodes;
+    const baseline = more.length > 0 ? undefined : only?.report.type?.baseline;
+    return baseline === undefined ? undefined : baseline + down;
+  }
+
+  const snapTo = (moved: Box, event: PointerEvent, edges = {}, baseline?: number) =>
     event.ctrlKey || !hand.targets
       ? { by: { x: 0, y: 0 }, guides: [] }
-      : snapped(moved, hand.targets, NEAR / scale(), edges);
+      : snapped(moved, hand.targets, NEAR / scale(), edges, baseline);
 
   function turn(to: Point): void {
     const { boxes, from, turn: start, nodes } = held!;

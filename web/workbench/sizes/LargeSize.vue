@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, nextTick, ref, watch } from "vue";
+import { computed, nextTick, ref, useTemplateRef, watch } from "vue";
 import type { Placement } from "../../../core/placements";
 import GraphicTile from "../../common/GraphicTile.vue";
 import SafetyOverlay from "../../common/SafetyOverlay.vue";
@@ -8,7 +8,9 @@ import { useWall } from "../../wall/use-wall";
 import { useBench } from "../bench";
 import { useHand } from "../hand/hand";
 import HandSurface from "../hand/HandSurface.vue";
+import { useZoom } from "../hand/use-zoom";
 import WriteOver from "../hand/WriteOver.vue";
+import ZoomBar from "../hand/ZoomBar.vue";
 import { usePiece } from "../piece";
 import PictureHandles from "./PictureHandles.vue";
 import WallTile from "./WallTile.vue";
@@ -29,12 +31,33 @@ const wall = useWall({
 const report = computed(() => wall.reports.value.get(props.placement.id));
 watch(report, (now) => hand.tell(now), { immediate: true });
 
-const ROW = 132;
-const width = computed(() => {
-  const [wide, high] = [props.room.width - 64, props.room.height - 96 - ROW];
-  const { width: own, height } = props.placement;
-  return Math.round(Math.max(60, Math.min(wide, (high * own) / height, own)));
+/** CSS pixels that the row of others and the bars take. */
+const ROW = 124;
+const BARS = 116;
+const high = computed(() => Math.max(160, props.room.height - BARS - ROW));
+const view = useTemplateRef("view");
+const zoom = useZoom({
+  view,
+  placement: () => props.placement,
+  room: () => ({ width: props.room.width, height: high.value }),
 });
+const width = computed(() => Math.round(props.placement.width * zoom.scale.value));
+
+const KEYS: Record<string, () => void> = {
+  "+": zoom.nearer,
+  "-": zoom.farther,
+  "0": zoom.fit,
+  z: () => hand.hull && zoom.to(hand.hull),
+  m: () => (bench.showMargins = !bench.showMargins),
+};
+function key(event: KeyboardEvent): void {
+  const typing = event.target instanceof HTMLElement && event.target.matches("input, textarea");
+  const act =
+    typing || event.ctrlKey || event.metaKey || event.altKey ? undefined : KEYS[event.key];
+  if (!act) return;
+  event.preventDefault();
+  act();
+}
 const pointed = computed(() => report.value?.nodes.find(({ id }) => id === bench.pointed));
 
 /** The words that are written where they stand, and the picture that is moved in its frame. */
@@ -59,31 +82,37 @@ const widths = computed(() => wallWidths(others.value, 0.3));
 </script>
 
 <template>
-  <div class="large">
-    <div class="frame" :style="{ width: `${width}px` }">
-      <GraphicTile :wall="wall" :placement="placement" :width="width" :label="placement.name" />
-      <SafetyOverlay
-        :placement="placement"
-        :covered="bench.showCovered"
-        :places="[]"
-        :pointed="pointed"
-      />
-      <HandSurface :placement="placement" :width="width" @write="write" @crop="crop" />
-      <WriteOver
-        v-if="written"
-        :key="written"
-        :node="written"
-        :scale="width / placement.width"
-        @done="written = undefined"
-      />
-      <PictureHandles
-        v-if="cropped"
-        :placement="placement"
-        :width="width"
-        :only="cropped"
-        @done="cropped = undefined"
-      />
+  <div class="large" @keydown="key">
+    <div ref="view" class="view" :style="{ height: `${high}px` }">
+      <div class="room">
+        <div class="frame" :style="{ width: `${width}px` }">
+          <GraphicTile :wall="wall" :placement="placement" :width="width" :label="placement.name" />
+          <SafetyOverlay
+            :placement="placement"
+            :covered="bench.showCovered"
+            :places="[]"
+            :pointed="pointed"
+            :margins="bench.showMargins"
+          />
+          <HandSurface :placement="placement" :width="width" @write="write" @crop="crop" />
+          <WriteOver
+            v-if="written"
+            :key="written"
+            :node="written"
+            :scale="width / placement.width"
+            @done="written = undefined"
+          />
+          <PictureHandles
+            v-if="cropped"
+            :placement="placement"
+            :width="width"
+            :only="cropped"
+            @done="cropped = undefined"
+          />
+        </div>
+      </div>
     </div>
+    <ZoomBar :zoom="zoom" />
     <div class="row" role="group" aria-label="The other sizes">
       <WallTile
         v-for="one in others"
@@ -99,12 +128,26 @@ const widths = computed(() => wallWidths(others.value, 0.3));
 <style scoped>
 .large {
   display: grid;
-  gap: 24px;
+  gap: 8px;
+}
+
+.view {
+  overflow: auto;
+}
+
+/* What fits stands in the middle; what does not is scrolled to. */
+.room {
+  display: grid;
+  box-sizing: border-box;
+  width: max-content;
+  min-width: 100%;
+  min-height: 100%;
+  padding: 26px;
+  place-content: center;
 }
 
 .frame {
   position: relative;
-  margin: 0 auto;
 }
 
 .row {

@@ -1,12 +1,12 @@
 import { computed, type ComputedRef } from "vue";
-import type { StylePart } from "../../../core/arranging";
-import { paletteOf, resolveColour, type Palette } from "../../../core/brand";
-import { contrastNeeded, luminance, luminanceContrast, type Hex } from "../../../core/colour";
-import { cssPerPixel } from "../../../core/placements";
-import type { Node, Style } from "../../../core/piece";
-import { roleStyles } from "../../../core/resolve";
-import { usePiece } from "../piece";
-import { useHand } from "./hand";
+import type { StylePart } from "../../../../core/arranging";
+import { paletteOf, resolveColour, type Palette } from "../../../../core/brand";
+import { contrastNeeded, luminance, luminanceContrast, type Hex } from "../../../../core/colour";
+import { cssPerPixel } from "../../../../core/placements";
+import type { Node, Style } from "../../../../core/piece";
+import { roleStyles } from "../../../../core/resolve";
+import { usePiece } from "../../piece";
+import { useHand } from "../hand";
 
 interface HandStyle {
   /** What the first of the selected has on this size: its own, or the composition’s. */

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { ref, useTemplateRef, watch } from "vue";
-import type { FileId } from "../../../core/files";
-import { hexOfBytes } from "../../../core/colour";
-import SelectField from "../../ui/SelectField.vue";
-import { useLibrary } from "../../common/library";
+import type { FileId } from "../../../../core/files";
+import { hexOfBytes } from "../../../../core/colour";
+import SelectField from "../../../ui/SelectField.vue";
+import { useLibrary } from "../../../common/library";
 
 /** A colour where one presses on a picture of the piece. By keyboard, arrows move the point and Enter takes it. */
 const props = defineProps<{ pictures: readonly FileId[] }>();

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { NVirtualList } from "naive-ui";
 import { computed, ref, shallowRef, watch } from "vue";
-import { ICON_GRID, ICON_STROKE, iconPath } from "../../../core/shape";
-import DialogCard from "../../common/DialogCard.vue";
-import { useToasts } from "../../common/toasts";
-import TextField from "../../ui/TextField.vue";
+import { ICON_GRID, ICON_STROKE, iconPath } from "../../../../core/shape";
+import DialogCard from "../../../common/DialogCard.vue";
+import { useToasts } from "../../../common/toasts";
+import TextField from "../../../ui/TextField.vue";
 import { allIcons, iconsFound, type Icon } from "./icons";
 
 /** One of the icons that ship with the program, found by its name or by what it stands for. */

@@ -1,16 +1,16 @@
 <script setup lang="ts">
 import { NButton, NButtonGroup, NCheckbox } from "naive-ui";
 import { computed } from "vue";
-import { families } from "../../../core/shelf";
-import { TypeFeature } from "../../../core/text";
-import NumberField from "../../ui/NumberField.vue";
-import type { Option } from "../../ui/options";
-import SelectField from "../../ui/SelectField.vue";
-import SliderField from "../../ui/SliderField.vue";
-import { usePiece } from "../piece";
+import { families } from "../../../../core/shelf";
+import { TypeFeature } from "../../../../core/text";
+import NumberField from "../../../ui/NumberField.vue";
+import type { Option } from "../../../ui/options";
+import SelectField from "../../../ui/SelectField.vue";
+import SliderField from "../../../ui/SliderField.vue";
+import { usePiece } from "../../piece";
 import ColourField from "./ColourField.vue";
-import { useHand } from "./hand";
-import { useHandStyle } from "./style";
+import { useHand } from "../hand";
+import { useHandStyle } from "./use-style";
 
 /** How words are set. */
 const hand = useHand();

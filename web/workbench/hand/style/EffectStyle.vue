@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { NCheckbox } from "naive-ui";
 import { computed } from "vue";
-import type { Shadow } from "../../../core/piece";
-import SelectField from "../../ui/SelectField.vue";
-import SliderField from "../../ui/SliderField.vue";
+import type { Shadow } from "../../../../core/piece";
+import SelectField from "../../../ui/SelectField.vue";
+import SliderField from "../../../ui/SliderField.vue";
 import ColourField from "./ColourField.vue";
-import { useHandStyle } from "./style";
+import { useHandStyle } from "./use-style";
 
 /** What anything can have: how strong it is, how it lies on what is behind it, and a shadow. */
 const { style, set, isText } = useHandStyle();

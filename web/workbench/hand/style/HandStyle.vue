@@ -3,8 +3,8 @@ import { computed } from "vue";
 import ColourSwatches from "./ColourSwatches.vue";
 import EffectStyle from "./EffectStyle.vue";
 import FigureStyle from "./FigureStyle.vue";
-import { useHand } from "./hand";
-import { useHandStyle } from "./style";
+import { useHand } from "../hand";
+import { useHandStyle } from "./use-style";
 import WordStyle from "./WordStyle.vue";
 
 /** How what is selected looks: only what fits all of it. */

@@ -1,4 +1,4 @@
-import type { IconNode } from "../../../core/shape";
+import type { IconNode } from "../../../../core/shape";
 
 export interface Icon {
   name: string;

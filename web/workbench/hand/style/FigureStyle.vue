@@ -1,15 +1,15 @@
 <script setup lang="ts">
 import { NCheckbox } from "naive-ui";
 import { computed } from "vue";
-import { ADDED_SHAPES } from "../../../core/arranging";
-import { isOpen, shapeDefaults, type ShapeKind } from "../../../core/shape";
-import { shapeName } from "../../../core/wording/nodes";
-import { asOptions } from "../../ui/options";
-import SelectField from "../../ui/SelectField.vue";
-import SliderField from "../../ui/SliderField.vue";
+import { ADDED_SHAPES } from "../../../../core/arranging";
+import { isOpen, shapeDefaults, type ShapeKind } from "../../../../core/shape";
+import { shapeName } from "../../../../core/wording/nodes";
+import { asOptions } from "../../../ui/options";
+import SelectField from "../../../ui/SelectField.vue";
+import SliderField from "../../../ui/SliderField.vue";
 import ColourField from "./ColourField.vue";
 import GradientStyle from "./GradientStyle.vue";
-import { useHandStyle } from "./style";
+import { useHandStyle } from "./use-style";
 
 /** The outline of a shape, or of a picture’s frame, and how a shape is filled and lined. */
 const { style, set, kinds } = useHandStyle();

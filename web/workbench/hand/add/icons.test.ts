@@ -1,5 +1,5 @@
 import { expect } from "chai";
-import { iconPath } from "../../../core/shape";
+import { iconPath } from "../../../../core/shape";
 import { allIcons, iconsFound, type Icon } from "./icons";
 
 const icon = (name: string, ...tags: string[]): Icon => ({ name, tags, drawing: [] });

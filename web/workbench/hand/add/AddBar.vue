@@ -14,17 +14,17 @@ import {
   withWords,
   type AddedShape,
   type ReadyMade,
-} from "../../../core/arranging";
-import type { FileId } from "../../../core/files";
-import { box } from "../../../core/geometry";
-import { isOpen, outlineOf, shapeDefaults } from "../../../core/shape";
-import { shapeName } from "../../../core/wording/nodes";
-import DialogCard from "../../common/DialogCard.vue";
-import PictureChoice from "../../common/PictureChoice.vue";
-import { useToasts } from "../../common/toasts";
-import TextField from "../../ui/TextField.vue";
-import { usePiece } from "../piece";
-import { useHand } from "./hand";
+} from "../../../../core/arranging";
+import type { FileId } from "../../../../core/files";
+import { box } from "../../../../core/geometry";
+import { isOpen, outlineOf, shapeDefaults } from "../../../../core/shape";
+import { shapeName } from "../../../../core/wording/nodes";
+import DialogCard from "../../../common/DialogCard.vue";
+import PictureChoice from "../../../common/PictureChoice.vue";
+import { useToasts } from "../../../common/toasts";
+import TextField from "../../../ui/TextField.vue";
+import { usePiece } from "../../piece";
+import { useHand } from "../hand";
 import IconChoice from "./IconChoice.vue";
 
 /** What can be added to the composition; all of it comes in the brand’s manner and into a free place. */

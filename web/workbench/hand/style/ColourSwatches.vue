@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { NButton, NColorPicker } from "naive-ui";
 import { computed, ref } from "vue";
-import { baseId, ColourRole, Hex, tintId, TINT_STEPS } from "../../../core/colour";
-import { messagePictures } from "../../../core/piece";
-import { usePiece } from "../piece";
+import { baseId, ColourRole, Hex, tintId, TINT_STEPS } from "../../../../core/colour";
+import { messagePictures } from "../../../../core/piece";
+import { usePiece } from "../../piece";
 import PicturePipette from "./PicturePipette.vue";
-import { useHandStyle } from "./style";
+import { useHandStyle } from "./use-style";
 
 /**
  * A colour of the piece, of the brand, a tint of one, or any other, which is marked. Of words, each is shown with how it

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { NButton, NCheckbox } from "naive-ui";
 import { computed } from "vue";
-import type { Gradient } from "../../../core/piece";
-import SelectField from "../../ui/SelectField.vue";
-import SliderField from "../../ui/SliderField.vue";
+import type { Gradient } from "../../../../core/piece";
+import SelectField from "../../../ui/SelectField.vue";
+import SliderField from "../../../ui/SliderField.vue";
 import ColourField from "./ColourField.vue";
-import { useHandStyle } from "./style";
+import { useHandStyle } from "./use-style";
 
 /** From one colour to others, along a line or from the middle outwards. */
 const { style, set } = useHandStyle();

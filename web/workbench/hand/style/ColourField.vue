@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { NButton, NPopover } from "naive-ui";
 import ColourSwatches from "./ColourSwatches.vue";
-import { useHandStyle } from "./style";
+import { useHandStyle } from "./use-style";
 
 /** A colour in a row of its own, chosen over the page. */
 defineProps<{ label: string; words?: boolean }>();
