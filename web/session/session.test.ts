@@ -1,144 +1,12 @@
 import { expect } from "chai";
 import fc from "fast-check";
-import type { PieceAnswer } from "../../core/api";
-import {
-  applyEdit,
-  conflictsIn,
-  editTo,
-  invertEdit,
-  isMade,
-  rebased,
-  setting,
-  type Edit,
-} from "../../core/edit";
-import { nameOf } from "../../core/wording/edits";
-import type { Piece } from "../../core/piece";
-import { Problem } from "../../core/problem";
+import { editTo, setting } from "../../core/edit";
 import { same } from "../../core/same";
 import { Memory } from "../../tests/support/browser-storage";
-import { demoPiece } from "../../tests/support/demo";
 import { typed } from "../../tests/support/edits";
 import { otherwise } from "../../tests/support/random-piece";
+import { full, headline, MadeUp, noAnswer, page, type Fate } from "../../tests/support/session";
 import { randomFrom } from "../../tests/support/torture";
-import { RequestError } from "../api/request-error";
-import { EditQueue } from "./edit-queue";
-import { NOTHING_OPEN, Session, type PieceServer, type SessionState } from "./session";
-
-const headline = (piece: Piece | undefined): string => {
-  const filling = piece?.message.headline;
-  return filling && "text" in filling ? filling.text : "";
-};
-const noAnswer = () => new RequestError("unreachable", "The server does not answer.", 0);
-const full = () => new RequestError("store-full", "The disk is full.", 507);
-const tooLong = () => new RequestError("request-invalid", "It is too long.", 400);
-
-/** What an edit cannot be made of comes over the wire as a refusal. */
-function asRefusal(act: () => void): void {
-  try {
-    act();
-  } catch (error) {
-    if (!(error instanceof Problem)) throw error;
-    throw new RequestError(error.code, error.message, 400);
-  }
-}
-
-/** What becomes of a request: it fails before it arrives, or on the way back. */
-type Fate = "answered" | "lost" | "answer lost" | "full";
-
-/** A server that keeps pieces as the real one does, and answers when, and as, it is heard to. */
-class MadeUp implements PieceServer {
-  piece_ = demoPiece("quillmere", "opening-announcement");
-  revision = 0;
-  fates: Fate[] = [];
-  refuses: ((edit: Edit) => boolean) | undefined;
-  readonly streams = new Set<(revision: number) => void>();
-  readonly asked: string[] = [];
-  private readonly done: Edit[] = [];
-  private hold: Promise<void> = Promise.resolve();
-
-  /** From now on nothing is answered until the function that it gives is called. */
-  slow(): () => void {
-    let release = () => {};
-    this.hold = new Promise((resolve) => (release = resolve));
-    return release;
-  }
-
-  piece = async (id: string) => this.answered(id, () => undefined);
-  undo = async (id: string) =>
-    this.answered(id, () => {
-      const last = this.done.pop();
-      if (last) this.keep(invertEdit(last));
-    });
-  redo = this.undo;
-  edit = async (id: string, edit: Edit, { force }: { force: boolean }) =>
-    this.answered(id, () => {
-      if (this.refuses?.(edit)) throw tooLong();
-      if (isMade(this.piece_, edit)) return;
-      if (conflictsIn(this.piece_, edit).length > 0 && !force)
-        throw new RequestError("edit-conflict", "Changed elsewhere.", 409);
-      const made = rebased(this.piece_, edit);
-      this.keep(made);
-      this.done.push(made);
-    });
-
-  listen(_id: string, changed: (revision: number) => void): () => void {
-    this.streams.add(changed);
-    return () => this.streams.delete(changed);
-  }
-
-  /** Another window's edit. */
-  keep(edit: Edit): void {
-    this.piece_ = applyEdit(this.piece_, edit);
-    this.revision++;
-    for (const tell of this.streams) tell(this.revision);
-  }
-
-  private async answered(id: string, act: () => void): Promise<PieceAnswer> {
-    this.asked.push(id);
-    const fate = this.fates.shift() ?? "answered";
-    await this.hold;
-    if (fate === "lost") throw noAnswer();
-    if (fate === "full") throw full();
-    asRefusal(act);
-    const { revision } = this;
-    const piece = this.piece_;
-    if (fate === "answer lost") throw noAnswer();
-    const last = this.done.at(-1);
-    const undo = last ? { undo: nameOf(last) } : {};
-    return { piece, crate: { id: "c", name: "C" }, revision, ...undo };
-  }
-}
-
-/** A page with one session: what it shows, and its timers, which go when they are heard to. */
-function page(server = new MadeUp(), storage = new Memory()) {
-  const timers = new Map<number, () => void>();
-  const heard: string[] = [];
-  const seen = { state: NOTHING_OPEN as SessionState, timers, heard, clock: 0 };
-  let last = 0;
-  const session = new Session("a", {
-    server,
-    queue: new EditQueue(storage, "k"),
-    shown: () => ({}),
-    now: () => seen.clock,
-    newGesture: () => `gesture ${++last}`,
-    later(call) {
-      const id = ++last;
-      timers.set(id, call);
-      return () => timers.delete(id);
-    },
-    tell: (text) => heard.push(text),
-    show: (state) => (seen.state = state),
-  });
-  /** Time passes: every timer that is set goes off, and what it begins comes to its end. */
-  async function pass(): Promise<void> {
-    const due = [...timers.values()];
-    timers.clear();
-    due.forEach((call) => call());
-    await session.save();
-  }
-  const type = (to: string) => session.change(typed(to, headline(seen.state.piece)));
-  return { server, session, seen, storage, pass, type };
-}
 
 describe("a session with a piece", () => {
   it("shows a change at once and saves it soon, once for what is typed in one go", async () => {
@@ -291,6 +159,64 @@ describe("a session with a piece", () => {
     await session.undo();
     expect(headline(seen.state.piece)).to.equal("Typed again");
     expect(seen.heard.at(-1)).to.contain("not saved yet");
+  });
+
+  it("shows a step back and forth before the server has answered, and what is typed meanwhile on top", async () => {
+    const { server, session, seen, pass, type } = page();
+    await session.open();
+    const was = headline(server.piece_);
+    type("First");
+    await pass();
+    seen.clock += 60_000;
+    type("Second");
+    await pass();
+    const release = server.slow();
+    const steps = [session.undo()];
+    expect(headline(seen.state.piece)).to.equal("First");
+    steps.push(session.undo());
+    expect(headline(seen.state.piece)).to.equal(was);
+    expect(seen.state).to.include({ redo: "headline", undo: undefined });
+    steps.push(session.redo());
+    expect(headline(seen.state.piece)).to.equal("First");
+    seen.clock += 60_000;
+    type("Third");
+    expect(headline(seen.state.piece)).to.equal("Third");
+    release();
+    await Promise.all(steps);
+    await pass();
+    expect(headline(server.piece_)).to.equal("Third");
+    expect(headline(seen.state.piece)).to.equal("Third");
+    await session.undo();
+    expect(headline(server.piece_)).to.equal("First");
+  });
+
+  it("takes a step back only when what was changed before it is saved", async () => {
+    const { server, session, seen, type } = page();
+    await session.open();
+    const was = headline(server.piece_);
+    const release = server.slow();
+    type("On its way");
+    const stepped = session.undo();
+    expect(headline(seen.state.piece)).to.equal(was);
+    type("And more");
+    expect(headline(seen.state.piece)).to.equal("And more");
+    release();
+    await stepped;
+    await session.save();
+    expect(server.asked.length).to.equal(4);
+    expect(headline(server.piece_)).to.equal("And more");
+  });
+
+  it("shows what the server has where a step cannot be made", async () => {
+    const { server, session, seen, pass, type } = page();
+    await session.open();
+    type("Kept");
+    await pass();
+    server.fates = ["lost"];
+    await session.undo();
+    expect(headline(seen.state.piece)).to.equal("Kept");
+    expect(headline(server.piece_)).to.equal("Kept");
+    expect(seen.heard.at(-1)).to.equal(noAnswer().message);
   });
 
   it("never drops a letter, whatever the server does and however often the page is loaded anew", async () => {

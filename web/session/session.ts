@@ -3,7 +3,8 @@ import { addressKey, applyEdit, type Edit } from "../../core/edit";
 import { nameOf } from "../../core/wording/edits";
 import type { Piece } from "../../core/piece";
 import { RequestError } from "../api/request-error";
-import type { EditQueue } from "./edit-queue";
+import { NOTHING_OPEN, type SessionContext, type SessionState, type Stuck } from "./context";
+import { Steps, StepsAhead, type StepAhead } from "./steps";
 
 /** What is typed is sent this long after the last letter, and again so long after the server gave no answer; in milliseconds. */
 const SAVE_AFTER = 300;
@@ -12,71 +13,6 @@ const MOST_RETRY_AFTER = 30_000;
 /** Changes of the same thing within this time are one gesture, in milliseconds. */
 const ONE_GESTURE = 2000;
 
-/** What a session asks of the server. */
-export interface PieceServer {
-  piece(id: string): Promise<PieceAnswer>;
-  edit(
-    id: string,
-    edit: Edit,
-    options: { force: boolean; shown: Piece["shown"] },
-  ): Promise<PieceAnswer>;
-  undo(id: string): Promise<PieceAnswer>;
-  redo(id: string): Promise<PieceAnswer>;
-  /** Tells the piece's revision each time that it changes; answers what ends it. */
-  listen(id: string, changed: (revision: number) => void): () => void;
-}
-
-export interface SessionContext {
-  server: PieceServer;
-  /** What waits to be saved; it outlives the page. */
-  queue: EditQueue;
-  /** How the sizes are laid out on this screen; it goes along with each edit. */
-  shown(): Piece["shown"];
-  /** In milliseconds. */
-  now(): number;
-  newGesture(): string;
-  /** Calls later, and answers what calls that off. */
-  later(call: () => void, ms: number): () => void;
-  /** Tells the person something in passing. */
-  tell(text: string): void;
-  /** What the page shows has changed. */
-  show(state: SessionState): void;
-}
-
-/** `waiting`: the server cannot save now, and is asked again; `stuck`: a person has to decide. */
-export type SaveState = "saved" | "saving" | "waiting" | "stuck";
-
-/** An edit that the server did not take: another window changed the same, or it can never be so. */
-export interface Stuck {
-  edit: Edit;
-  message: string;
-  why: "conflict" | "refused";
-}
-
-export interface SessionState {
-  /** Undefined until it has been read. */
-  piece?: Piece;
-  crate: { id: string; name: string };
-  /** What the next step back and the next forward are called; undefined where there is none. */
-  undo?: string;
-  redo?: string;
-  saving: SaveState;
-  /** Why it waits, in a sentence. */
-  waitsFor: string;
-  stuck?: Stuck;
-  /** Why the piece could not be opened. */
-  failure: string;
-  /** The piece before the last change that was made here, to look back at. */
-  before?: Piece;
-}
-
-export const NOTHING_OPEN: SessionState = {
-  crate: { id: "", name: "" },
-  saving: "saved",
-  waitsFor: "",
-  failure: "",
-};
-
 /**
  * One piece that is open on a page, from its opening until it is closed, with all that belongs to it: what waits to be
  * saved, the stream of others' changes, its timers. A change shows at once and is saved in order; what cannot be saved is
@@ -84,6 +20,11 @@ export const NOTHING_OPEN: SessionState = {
  */
 export class Session {
   private state = NOTHING_OPEN;
+  /** The piece as the server last had it. */
+  private base: Piece | undefined;
+  private readonly steps = new Steps();
+  /** Steps back and forth that the server has not made yet. */
+  private readonly ahead = new StepsAhead();
   private revision = -1;
   private last: { edit: Edit; at: number } | undefined;
   private closed = false;
@@ -132,6 +73,7 @@ export class Session {
     this.last = { edit, at: now() };
     const before = queue.first;
     queue.add(edit);
+    this.steps.made(edit);
     const stuck = this.stillStuck(before);
     this.set({
       piece,
@@ -173,6 +115,7 @@ export class Session {
       const answer = await server.piece(this.id);
       if (!this.state.stuck) return;
       queue.done();
+      this.steps.forget();
       this.set({ stuck: undefined });
       this.take(answer);
     } catch (error) {
@@ -183,28 +126,50 @@ export class Session {
   }
 
   undo(): Promise<void> {
-    return this.step((server) => server.undo(this.id));
+    return this.step(false);
   }
 
   redo(): Promise<void> {
-    return this.step((server) => server.redo(this.id));
+    return this.step(true);
   }
 
-  private async step(ask: (server: PieceServer) => Promise<PieceAnswer>): Promise<void> {
-    const { server, queue, tell } = this.context;
+  /** Shown at once where the step is known here; the server makes it when it has what was changed before it. */
+  private async step(forward: boolean): Promise<void> {
+    const { queue, tell } = this.context;
+    const { piece, stuck } = this.state;
+    if (!piece) return;
+    if (stuck) return tell(NOT_SAVED);
+    const edit = forward ? this.steps.forth() : this.steps.back();
+    this.ahead.add({
+      forward,
+      after: queue.edits.length,
+      before: piece,
+      ...(edit ? { edit } : {}),
+    });
+    this.last = undefined;
+    if (edit) this.set({ piece: this.composed(this.base), before: piece, ...this.steps.names });
     await this.save();
-    if (!this.state.piece) return;
-    if (queue.first) return tell("Your last changes are not saved yet; undo works when they are.");
-    const before = this.state.piece;
+  }
+
+  private async takeStep({ forward, before }: StepAhead): Promise<void> {
+    const { server, tell } = this.context;
     try {
-      const answer = await ask(server);
-      this.last = undefined;
+      const answer = await (forward ? server.redo(this.id) : server.undo(this.id));
+      this.ahead.done();
       this.set({ before });
       this.take(answer);
       if (answer.note) tell(answer.note);
     } catch (error) {
-      tell(sentence(error));
+      this.callOffSteps(sentence(error));
     }
+  }
+
+  private callOffSteps(why: string): void {
+    if (this.ahead.isEmpty) return;
+    this.ahead.forget();
+    this.steps.forget();
+    this.set({ piece: this.composed(this.base) });
+    this.context.tell(why);
   }
 
   /** Whoever writes over what was refused has decided; a conflict stays one until it is settled. */
@@ -225,13 +190,20 @@ export class Session {
     const { server, queue } = this.context;
     let forced = force;
     try {
-      while (queue.first) {
+      for (;;) {
+        const step = this.ahead.due;
+        if (step) {
+          await this.takeStep(step);
+          continue;
+        }
+        if (!queue.first) break;
         this.set({ saving: "saving" });
         const options = { force: forced, shown: this.context.shown() };
         const answer = await server.edit(this.id, queue.hand()!, options);
         forced = false;
         this.tries = 0;
         queue.done();
+        this.ahead.saved();
         this.set({ stuck: undefined });
         this.take(answer);
       }
@@ -244,8 +216,10 @@ export class Session {
   private stumbled(error: unknown): void {
     const { queue } = this.context;
     const edit = queue.first;
+    this.callOffSteps(NOT_SAVED);
     if (!(error instanceof RequestError && error.isRefusal) || !edit) return this.wait(error);
     queue.refused();
+    this.steps.forget();
     const why = error.code === "edit-conflict" ? "conflict" : "refused";
     this.set({ saving: "stuck", stuck: { edit, message: error.message, why } });
   }
@@ -274,14 +248,18 @@ export class Session {
 
   private take(answer: PieceAnswer): void {
     const { piece, crate, undo, redo, revision } = answer;
-    const { edits } = this.context.queue;
+    const last = this.context.queue.edits.at(-1);
     this.revision = revision;
-    this.set({
-      piece: edits.reduce(applyWhereItFits, piece),
-      crate,
-      undo: edits.length > 0 ? nameOf(edits.at(-1)!) : undo,
-      redo,
-    });
+    this.base = piece;
+    const names = !this.ahead.isEmpty
+      ? this.steps.names
+      : { undo: last ? nameOf(last) : undo, redo };
+    this.set({ piece: this.composed(piece), crate, ...names });
+  }
+
+  /** What the server has, with what it has not yet. */
+  private composed(base: Piece | undefined): Piece | undefined {
+    return base && this.ahead.composed(base, this.context.queue.edits);
   }
 
   private set(change: Partial<SessionState>): void {
@@ -290,18 +268,11 @@ export class Session {
   }
 }
 
+const NOT_SAVED = "Your last changes are not saved yet; undo works when they are.";
+
 const sentence = (error: unknown): string =>
   error instanceof Error ? error.message : String(error);
 
 /** Whether two edits are about the same one thing. */
 const isOfTheSame = ({ changes: [a, ...more] }: Edit, { changes: [b, ...others] }: Edit): boolean =>
   more.length + others.length === 0 && addressKey(a!.at) === addressKey(b!.at);
-
-/** A waiting edit may name what another window has taken away; the server will say so. */
-function applyWhereItFits(piece: Piece, edit: Edit): Piece {
-  try {
-    return applyEdit(piece, edit);
-  } catch {
-    return piece;
-  }
-}
