@@ -75,6 +75,19 @@ export const PieceAnswer = z.object({
 });
 export type PieceAnswer = z.infer<typeof PieceAnswer>;
 
+/** A step of a piece's history. One that was taken back lies ahead until something else is done. */
+export const HistoryStep = z.object({
+  name: z.string(),
+  /** ISO 8601. */
+  at: z.string(),
+  undone: z.boolean(),
+});
+export type HistoryStep = z.infer<typeof HistoryStep>;
+
+/** One's own steps, the newest first. */
+export const HistoryAnswer = z.object({ steps: z.array(HistoryStep) });
+export type HistoryAnswer = z.infer<typeof HistoryAnswer>;
+
 /** `force` overwrites what another window changed meanwhile. */
 export const EditRequest = z.object({
   edit: Edit,

@@ -12,6 +12,7 @@ import {
   LayoutChoices,
   NewCrate,
   NewPiece,
+  HistoryAnswer,
   PieceAnswer,
   PieceFiling,
   ProblemAnswer,
@@ -142,6 +143,18 @@ export function addPieceRoutes(
       },
     },
     ({ params, headers }) => pieces.redo(params.id, headers[AUTHOR_HEADER]),
+  );
+  routes.get(
+    "/api/pieces/:id/history",
+    {
+      schema: {
+        summary: "One's own steps, the newest first",
+        params: Id,
+        headers: AuthorHeader,
+        ...ok(HistoryAnswer),
+      },
+    },
+    ({ params, headers }) => pieces.history(params.id, headers[AUTHOR_HEADER]),
   );
   routes.get(
     "/api/pieces/:id/layouts",

@@ -11,6 +11,7 @@ import {
   type Change,
   type Edit,
 } from "../../core/edit";
+import type { HistoryStep } from "../../core/api";
 import { nameOf } from "../../core/wording/edits";
 import { inItsLanguage } from "../../core/language";
 import type { Piece } from "../../core/piece";
@@ -140,6 +141,28 @@ export async function stepsOf(
     ...(back ? { undo: nameOf(back.edit) } : {}),
     ...(forth ? { redo: nameOf(forth.edit) } : {}),
   };
+}
+
+/** No list is longer. */
+const MOST_STEPS = 200;
+
+/** The author's steps, the newest first; those that were taken back are the newest. */
+export async function historyOf(
+  reader: Reader,
+  piece: string,
+  author: Author,
+): Promise<HistoryStep[]> {
+  const rows = await reader
+    .select()
+    .from(edits)
+    .where(ofAuthor(piece, author))
+    .orderBy(desc(edits.id))
+    .limit(MOST_STEPS);
+  return rows.map(({ edit, at, undone }) => ({
+    name: nameOf(edit),
+    at: new Date(at).toISOString(),
+    undone,
+  }));
 }
 
 const ofAuthor = (piece: string, author: Author): SQL | undefined =>

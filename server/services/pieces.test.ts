@@ -48,6 +48,28 @@ describe("pieces over HTTP", () => {
     expect(await headline()).to.equal("Harbour lights!");
   });
 
+  it("lists one's own steps, the newest first, with those that were taken back", async () => {
+    const history = async () =>
+      (await server.ask("GET", `${at}/history`)).body.steps as {
+        name: string;
+        undone: boolean;
+        at: string;
+      }[];
+    const before = await history();
+    expect(before.length).to.be.above(0);
+    expect(new Date(before[0]!.at).toISOString()).to.equal(before[0]!.at);
+    await server.ask("POST", `${at}/undo`);
+    const after = await history();
+    expect(after.map(({ name }) => name)).to.deep.equal(before.map(({ name }) => name));
+    expect(after.map(({ undone }) => undone)).to.deep.equal([
+      true,
+      ...before.slice(1).map(() => false),
+    ]);
+    await server.ask("POST", `${at}/redo`);
+    expect(await history()).to.deep.equal(before);
+    expect((await server.ask("GET", "/api/pieces/nobody/history")).status).to.equal(404);
+  });
+
   it("makes no step of what was typed and deleted again", async () => {
     const before = (await server.ask("GET", at)).body;
     await edit("Harbour lights!?", "Harbour lights!", false, "again");

@@ -4,6 +4,7 @@ import type {
   ListedCrate,
   ListedPiece,
   RebrandAnswer,
+  HistoryAnswer,
   PieceAnswer,
 } from "../../core/api";
 import type { Brand } from "../../core/brand";
@@ -16,6 +17,7 @@ import { brands, crates, edits, pieces } from "../store/tables";
 import { PieceEvents } from "./events";
 import {
   Edits,
+  historyOf,
   NOBODY,
   stepsOf,
   type Author,
@@ -207,6 +209,13 @@ export class Pieces {
   async announced(answer: RebrandAnswer): Promise<RebrandAnswer> {
     for (const { id } of answer.pieces) this.events.announce(id, (await this.get(id)).revision);
     return answer;
+  }
+
+  /** What one has done to a piece, to go back to. */
+  async history(id: string, author: Author = NOBODY): Promise<HistoryAnswer> {
+    const { read } = this.context.store;
+    await mustHave(read, id);
+    return { steps: await historyOf(read, id, author) };
   }
 
   undo(id: string, author: Author = NOBODY): Promise<PieceAnswer> {

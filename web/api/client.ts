@@ -18,6 +18,7 @@ import {
   OutdatedList,
   PaletteAnswer,
   PictureList,
+  HistoryAnswer,
   PieceAnswer,
   PlacementImport,
   PlacementList,
@@ -171,6 +172,7 @@ export const api = {
   piece: (id: string) => get(PieceAnswer, `/api/pieces/${id}`),
   edit: (id: string, edit: Edit, options: Omit<z.input<typeof EditRequest>, "edit">) =>
     post(PieceAnswer, `/api/pieces/${id}/edits`, { edit, ...options }),
+  history: (id: string) => get(HistoryAnswer, `/api/pieces/${id}/history`),
   undo: (id: string) => post(PieceAnswer, `/api/pieces/${id}/undo`),
   redo: (id: string) => post(PieceAnswer, `/api/pieces/${id}/redo`),
   tableFile: (file: File) => post(TableAnswer, "/api/tables", form(file)),

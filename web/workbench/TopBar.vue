@@ -8,6 +8,7 @@ import type { Step } from "../router";
 import { usePiece } from "./piece";
 import { counted } from "../common/counted";
 import BrandMark from "../common/BrandMark.vue";
+import HistoryList from "./HistoryList.vue";
 import TitleField from "./TitleField.vue";
 
 const props = defineProps<{
@@ -58,7 +59,11 @@ const stepTitle = (word: string, step: string | undefined, keys: string): string
     <RouterLink class="home" to="/" aria-label="Crates"><BrandMark :size="20" /></RouterLink>
     <h1 class="hidden-name">{{ open.piece?.title ?? "Opening a piece" }}</h1>
     <p class="names">
-      <RouterLink class="crate" to="/">{{ open.crate.name }}</RouterLink>
+      <RouterLink
+        class="crate"
+        :to="open.crate.id ? { name: 'crate', params: { id: open.crate.id } } : '/'"
+        >{{ open.crate.name }}</RouterLink
+      >
       <span class="quiet" aria-hidden="true">/</span>
       <TitleField v-if="open.piece" />
     </p>
@@ -108,6 +113,7 @@ const stepTitle = (word: string, step: string | undefined, keys: string): string
       >
         <Redo2 :size="18" aria-hidden="true" />
       </NButton>
+      <HistoryList />
     </div>
   </header>
 </template>
