@@ -1,4 +1,4 @@
-import type { Node, Piece } from "../piece";
+import type { Node, Piece, Without } from "../piece";
 import { freeGroup, groupsOf, tidied } from "./groups";
 
 export type Toward = "front" | "forward" | "backward" | "back";
@@ -58,8 +58,10 @@ export function removed(piece: Piece, ids: readonly string[]): Piece {
     ),
   );
   const message = Object.entries(piece.message).filter(([slot]) => !slots.has(slot));
+  const without = leftOutWith(piece, gone);
   return tidied({
     ...piece,
+    ...(without.length > 0 ? { without } : {}),
     message: Object.fromEntries(message) as Piece["message"],
     arrangement: stays.map((node) =>
       node.on !== undefined && gone.has(node.on) ? withoutGround(node) : node,
@@ -69,6 +71,16 @@ export function removed(piece: Piece, ids: readonly string[]): Piece {
       changes: Object.fromEntries(Object.entries(size.changes).filter(([id]) => !gone.has(id))),
     })),
   });
+}
+
+/** A logo or ornament that is taken out on purpose is not added again by itself. */
+function leftOutWith({ arrangement, without = [] }: Piece, gone: ReadonlySet<string>): Without {
+  const roles = arrangement.filter(({ id }) => gone.has(id)).map(({ role }) => role);
+  const stays = arrangement.filter(({ id }) => !gone.has(id)).map(({ role }) => role);
+  const more = (["logo", "ornament"] as const).filter(
+    (role) => roles.includes(role) && !stays.includes(role),
+  );
+  return [...new Set([...without, ...more])];
 }
 
 function withoutGround({ on: _on, ...node }: Node): Node {

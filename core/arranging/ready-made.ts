@@ -63,6 +63,14 @@ export const READY_MADE = {
     },
     { ...line("Who says it"), slot: "author", role: "byline", lines: 1, style: { weight: 600 } },
   ],
+  "along-a-circle": [
+    {
+      ...headline("One line along an arch", { arc: 160, weight: 700 }, 0.09),
+      slot: "kicker",
+      role: "kicker",
+      lines: 3,
+    },
+  ],
   label: [
     {
       slot: "kicker",

@@ -78,6 +78,8 @@ export const Style = z.object({
   features: z.array(TypeFeature).max(8).optional(),
   case: z.enum(["as-typed", "upper"]).optional(),
   tracking: z.number().min(TRACKING.least).max(TRACKING.most).optional(),
+  /** Along how many degrees of a circle one line runs: upwards when positive, downwards when negative. */
+  arc: z.number().min(-360).max(360).optional(),
   leading: z.number().min(LEADING.least).max(LEADING.most).optional(),
   gap: z.number().min(0).max(4).optional(),
   align: z.enum(["start", "left", "centre", "right"]).optional(),

@@ -103,11 +103,11 @@ function nodeReport(layout: Layout, item: Layout["placed"][number], index: numbe
 
 function typeOf(
   { paragraph: { style } }: TextNode,
-  { set, ink }: NonNullable<Placed["text"]>,
+  { set, ink, bent }: NonNullable<Placed["text"]>,
 ): Pick<NodeReport, "type"> {
   const [face] = style.chain;
   const [first] = set.lines;
-  if (!face || !first) return {};
+  if (!face || !first || bent) return {};
   const { file, axes } = face.source;
   const { tracking, leading } = style;
   const baseline = round(ink.y + first.baseline * set.size);

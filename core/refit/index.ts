@@ -1,4 +1,4 @@
-export type { CostTerms, Layout, LeftOut, LeftOutReason, Placed, Scrim } from "./layout";
+export type { Bent, CostTerms, Layout, LeftOut, LeftOutReason, Placed, Scrim } from "./layout";
 export { refit, type RefitOptions } from "./refit";
 export { recomposed, roomOf } from "./recompose";
 export { groundBehind } from "./pictures/ground";

@@ -24,13 +24,20 @@ export interface ShownLogo extends LogoVersion {
   plate?: Hex;
 }
 
+/** One line along a circle: its middle in output pixels, the radius of the baseline, and on which side the letters stand. */
+export interface Bent {
+  about: Point;
+  radius: number;
+  inside: boolean;
+}
+
 /** A node where it stands on one size. All lengths in output pixels at scale 1. */
 export interface Placed {
   node: ResolvedNode;
   /** The node's outer edge: the plate of a button, the ink of plain text, the frame of a picture. */
   box: Box;
   /** The set text and the box that its ink fills. */
-  text?: { set: SetText; ink: Box };
+  text?: { set: SetText; ink: Box; bent?: Bent };
   /** A second area of the same ornament, beyond the words. */
   also?: Box;
   /** What a picture shows, in picture pixels. Where it reaches beyond the picture, `ground` is seen. */

@@ -72,7 +72,7 @@ const HAIR = 0.5;
  * display type the width that it takes: so both break as they did.
  */
 export function roomOf({ text, node, box }: Placed): Box {
-  if (!text || node.type !== "text" || node.plate?.per === "block") return box;
+  if (!text || text.bent || node.type !== "text" || node.plate?.per === "block") return box;
   const { set, ink } = text;
   const pad = platePad(node) * set.size;
   const width = isDisplay(node) ? ink.width + HAIR : set.measure;

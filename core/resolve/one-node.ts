@@ -119,6 +119,7 @@ export class OneNode {
         : {}),
       weight,
       ...(style.size === undefined ? {} : { size: style.size }),
+      ...(style.arc ? { arc: style.arc } : {}),
       ...(style.least === undefined ? {} : { least: style.least }),
       valign: style.valign ?? "top",
       columns: style.columns ?? 1,

@@ -59,6 +59,8 @@ export interface TextNode extends Common {
   weight: number;
   /** The size it was given at the lead size, in lead pixels. */
   size?: number;
+  /** Degrees of a circle that it runs along, where it is one line. */
+  arc?: number;
   /** It should not be set smaller, in lead pixels. */
   least?: number;
   /** A person gave it that size on this placement, in its own lead pixels. */

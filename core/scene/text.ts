@@ -5,6 +5,7 @@ import { placedOutline, rectangle } from "../shape";
 import type { PlacedGlyph, SetLine } from "../type";
 import { common, type NodeMeasures } from "./measures";
 import { shadowOf } from "./figures";
+import { bentItems } from "./bent";
 import { markerStroke, underlines } from "./emphasis";
 import type { GlyphsItem, PathItem, SceneGlyph, SceneItem, SceneRun } from "./scene";
 
@@ -18,7 +19,8 @@ export interface PlacedLine {
 
 /** Back to front: plates, marker strokes, shadow, outline, underlines, letters. */
 export function textItems(measures: NodeMeasures, node: TextNode): SceneItem[] {
-  const { set, ink } = measures.placed.text!;
+  const { set, ink, bent } = measures.placed.text!;
+  if (bent) return bentItems(measures, node, bent);
   const lines = set.lines.map((line) => ({
     line,
     x: ink.x + line.x * set.size,

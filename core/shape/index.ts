@@ -12,6 +12,6 @@ export {
   shapeDefaults,
   type ShapeSpec,
 } from "./outline";
-export { fitted, placedOutline } from "./path";
+export { fitted, placedOutline, turnedOutline } from "./path";
 export { ShapeKind, ShapeStyle } from "./shape-style";
 export { waves } from "./waves";

@@ -43,3 +43,18 @@ export const fitted = (d: string, from: { width: number; height: number }, to: B
 /** Glyph outlines have y upwards and font units; this puts one where it is painted. */
 export const placedOutline = (outline: string, scale: number, x: number, y: number): string =>
   svgpath(outline).scale(scale, -scale).translate(x, y).round(2).toString();
+
+/** As `placedOutline`, and then turned about a point. */
+export const turnedOutline = (
+  outline: string,
+  scale: number,
+  at: Point,
+  degrees: number,
+  about: Point,
+): string =>
+  svgpath(outline)
+    .scale(scale, -scale)
+    .translate(at.x, at.y)
+    .rotate(degrees, about.x, about.y)
+    .round(2)
+    .toString();

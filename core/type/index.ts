@@ -1,3 +1,4 @@
+export { bendOf, type Bend } from "./bend";
 export { embeddingLevels, inVisualOrder } from "./bidi";
 export { breakPlaces, unicodeBreaks } from "./breaks";
 export { setInColumns } from "./columns";

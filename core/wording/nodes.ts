@@ -16,9 +16,9 @@ const ROLES: Partial<Record<Node["role"], string>> = {
   photo: "picture",
 };
 
-/** An ornament is called by its shape. */
+/** What decorates is called by its shape. */
 function figureName({ role, kind, style }: Pick<Node, "role"> & Partial<Node>): string | undefined {
-  if (role !== "ornament") return undefined;
+  if (role !== "ornament" && !(role === "badge" && kind === "shape")) return undefined;
   if (kind === "icon") return style?.icon?.replaceAll("-", " ") ?? "icon";
   return style?.shape && shapeName(style.shape);
 }

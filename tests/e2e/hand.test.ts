@@ -2,47 +2,24 @@ import { expect } from "chai";
 import type { Locator, Page } from "playwright-core";
 import type { PieceAnswer } from "../../core/api";
 import { findings } from "../support/axe";
+import { Bench } from "../support/bench";
 import { settled } from "../support/browser";
 import { Stage } from "../support/stage";
 
 describe("a size worked on by hand", () => {
   const stage = new Stage();
+  let bench: Bench;
   let page: Page;
   let surface: Locator;
 
-  /** A size of the first piece, large. */
   async function open(size: string): Promise<void> {
-    page = await stage.openPiece("opening-announcement");
-    await page.getByRole("button", { name: new RegExp(`^${size}, \\d`) }).press("Enter");
-    surface = page.getByRole("group", { name: /by hand/ });
-    await surface.waitFor();
-    await settled(page);
+    bench = await Bench.open(stage, size);
+    ({ page, surface } = bench);
   }
-  const saved = () =>
-    page
-      .getByRole("status")
-      .filter({ hasText: /^Saved$/ })
-      .waitFor();
-  const field = (name: string) => page.getByRole("textbox", { name, exact: true });
-  const stored = async () =>
-    (await stage.program.ask<PieceAnswer>("/api/pieces/opening-announcement")).piece;
-  const inList = (name: string) =>
-    page
-      .getByRole("region", { name: "Everything on this size" })
-      .getByRole("button", { name, exact: true });
-
-  /** Presses at a place in pixels of a frame `wide` pixels across, and lets go at another. */
-  async function drag(wide: number, from: [number, number], to: [number, number], key?: string) {
-    const { x, y, width } = (await surface.boundingBox())!;
-    const by = width / wide;
-    await page.mouse.move(x + from[0] * by, y + from[1] * by);
-    await page.mouse.down();
-    if (key) await page.keyboard.down(key);
-    const steps = 8;
-    await page.mouse.move(x + to[0] * by, y + to[1] * by, { steps });
-    await page.mouse.up();
-    if (key) await page.keyboard.up(key);
-  }
+  const saved = () => bench.saved();
+  const field = (name: string) => bench.field(name);
+  const stored = () => bench.stored();
+  const inList = (name: string) => bench.inList(name);
 
   it("lets a node be dragged to the margin, to the pixel, and takes it back", async () => {
     await open("Photo feed, tall");
@@ -50,7 +27,7 @@ describe("a size worked on by hand", () => {
     await inList("Headline").click();
     const [x, y] = [Number(await field("X").inputValue()), Number(await field("Y").inputValue())];
     // What comes within a few pixels of the margin, 100 from the right edge, stands on it.
-    await drag(1080, [x + 150, y + 80], [x + 150 + 342, y + 80]);
+    await bench.drag(1080, [x + 150, y + 80], [x + 150 + 342, y + 80]);
     await saved();
     expect(await field("X").inputValue()).to.equal(String(1080 - 100 - 530));
     const after = await stored();
@@ -66,7 +43,7 @@ describe("a size worked on by hand", () => {
     );
     expect((await stored()).arrangement).to.deep.equal(before.arrangement);
     // With Ctrl it stands where it is let go.
-    await drag(1080, [x + 150, y + 80], [x + 150 + 342, y + 80], "Control");
+    await bench.drag(1080, [x + 150, y + 80], [x + 150 + 342, y + 80], "Control");
     await saved();
     expect(Number(await field("X").inputValue()))
       .to.be.closeTo(x + 342, 2)
@@ -91,10 +68,7 @@ describe("a size worked on by hand", () => {
     expect((await placeOf())!.y * 1920).to.be.closeTo(700, 0.01);
     await inList("Date own").click();
     expect(await field("Y").inputValue()).to.equal("700");
-    await page
-      .getByRole("region", { name: "By hand" })
-      .getByRole("button", { name: "Back to how the lead has it" })
-      .click();
+    await bench.ledger.getByRole("button", { name: "Back to how the lead has it" }).click();
     await saved();
     expect(await placeOf()).to.equal(undefined);
   });
@@ -102,8 +76,7 @@ describe("a size worked on by hand", () => {
   it("aligns and spaces several, copies, layers and takes out, and undoes it all", async () => {
     await open("Photo feed, tall");
     const before = await stored();
-    await page.getByRole("button", { name: "Add a rectangle" }).click();
-    await saved();
+    await bench.addShape("rectangle");
     expect(await field("Width").inputValue()).not.to.equal("");
     for (let copies = 0; copies < 2; copies++) {
       await surface.focus();
@@ -111,9 +84,9 @@ describe("a size worked on by hand", () => {
       await page.keyboard.press("Shift+ArrowDown");
       await saved();
     }
-    await inList("Ornament").click();
-    await inList("Ornament 2").click({ modifiers: ["Shift"] });
-    await inList("Ornament 3").click({ modifiers: ["Shift"] });
+    await inList("Rectangle").click();
+    await inList("Rectangle 2").click({ modifiers: ["Shift"] });
+    await inList("Rectangle 3").click({ modifiers: ["Shift"] });
     await page.getByRole("button", { name: "Align left edges" }).click();
     await page.getByRole("button", { name: "Gaps down" }).click();
     await saved();

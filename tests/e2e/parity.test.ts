@@ -104,9 +104,10 @@ describe("the same picture everywhere", () => {
       const exported = await decode(await studio.encode(made.scene, "png", 1));
       await page.getByRole("button", { name: `${exported.width} by ${exported.height}` }).click();
       await page.keyboard.press("Enter");
-      await page.locator(".large > .frame > canvas").waitFor();
+      await page.locator(".large .frame > canvas").waitFor();
+      await page.getByRole("button", { name: "100 %" }).click();
       await settled(page);
-      const { x, y } = (await page.locator(".large > .frame > canvas").boundingBox())!;
+      const { x, y } = (await page.locator(".large .frame > canvas").boundingBox())!;
       const { width, height } = exported;
       const clip = { x: Math.round(x), y: Math.round(y), width, height };
       const shown: Pixels = await decode(await page.screenshot({ clip }));

@@ -103,7 +103,7 @@ describe("the workbench", () => {
     await page.keyboard.press("g");
     expect(await page.locator(".covered").count()).to.be.greaterThan(0);
     await page.keyboard.press("Enter");
-    await page.locator(".large > .frame > canvas").waitFor();
+    await page.locator(".large .frame > canvas").waitFor();
     await page.keyboard.press("Escape");
     await page.locator(".wall").waitFor();
     await page.keyboard.press("5");

@@ -12,7 +12,7 @@ import {
   TOLERANCE,
   type Box,
 } from "../../geometry";
-import { platePad } from "../words/block";
+import { bentBlock, platePad } from "../words/block";
 import { boundsOf, besideWords, inFrame } from "../pictures/media";
 import type { LogoNode, ResolvedNode, TextNode } from "../../resolve";
 import { groundBehind, standsOnPicture } from "../pictures/ground";
@@ -127,7 +127,21 @@ export function placeIn(
   }
 }
 
+/** One line along a circle in the middle of its box, as large as it was given or as that holds. */
+function placeBent(node: TextNode, target: Box, wanted: number): Placed | undefined {
+  const set = node.arc ? setAt(node.paragraph, wanted, Infinity, 1) : undefined;
+  const whole = set && bentBlock(node, set);
+  if (!whole) return undefined;
+  const by = Math.min(1, target.width / whole.width, target.height / whole.height);
+  const fitting = by < 1 ? setAt(node.paragraph, by * wanted, Infinity, 1) : set;
+  const block = fitting && bentBlock(node, fitting);
+  const { x, y } = centre(target);
+  return block?.place(x - block.width / 2, y - block.height / 2)[0];
+}
+
 function placeText(stage: Stage, node: TextNode, target: Box, scale: number): Placed | undefined {
+  const bent = placeBent(node, target, (node.size ?? target.height / scale) * scale);
+  if (bent) return bent;
   const room = node.plate ? insidePlate(node, target) : target;
   const wanted = (node.size ?? target.height / scale) * scale;
   const set = setInBox(stage, node, room, wanted);

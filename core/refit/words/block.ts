@@ -1,6 +1,6 @@
-import { box } from "../../geometry";
+import { box, TOLERANCE } from "../../geometry";
 import type { TextNode } from "../../resolve";
-import { lastBaseline, type SetText } from "../../type";
+import { bendOf, lastBaseline, type SetText } from "../../type";
 import type { Placed } from "../layout";
 
 /** Something of a known size that can be put anywhere. Blocks are combined into larger blocks. */
@@ -20,6 +20,8 @@ export interface Block {
 export const platePad = ({ plate }: TextNode): number => plate?.padding ?? 0;
 
 export function textBlock(node: TextNode, set: SetText): Block {
+  const bent = bentBlock(node, set);
+  if (bent && bent.width <= set.measure + TOLERANCE) return bent;
   const pad = platePad(node) * set.size;
   const [width, height] = [set.width + 2 * pad, set.height + 2 * pad];
   return {
@@ -30,6 +32,29 @@ export function textBlock(node: TextNode, set: SetText): Block {
     place: (x, y) => {
       const ink = box(x + pad, y + pad, set.width, set.height);
       return [{ node, box: box(x, y, width, height), text: { set, ink }, turn: 0 }];
+    },
+  };
+}
+
+/** One line along a circle, as wide and high as that is; undefined for words that are not to be bent, or take several lines. */
+export function bentBlock(node: TextNode, set: SetText): Block | undefined {
+  if (!node.arc || node.plate || set.lines.length > 1) return undefined;
+  const { size, ascent } = set;
+  const descent = set.height - set.ascent;
+  const { width, height, centre, radius, inside } = bendOf(
+    { width: set.width, ascent, descent },
+    node.arc,
+  );
+  return {
+    width,
+    height,
+    baseline: height,
+    lines: { size, first: ascent },
+    place: (x, y) => {
+      const ink = box(x, y, width, height);
+      const about = { x: x + centre.x, y: y + centre.y };
+      const bent = { about, radius, inside };
+      return [{ node, box: ink, text: { set, ink, bent }, turn: node.turn }];
     },
   };
 }

@@ -32,7 +32,7 @@ const pinOf = (corner: Corner): Pin => {
 const isFigure = computed(
   () =>
     node.value !== undefined &&
-    ["shape", "line", "icon"].includes(node.value.kind) &&
+    ["shape", "line", "icon", "code"].includes(node.value.kind) &&
     !["plate", "badge", "backdrop"].includes(node.value.role),
 );
 const isWords = computed(

@@ -58,7 +58,7 @@ function entered(event: MouseEvent): void {
   const [top] = nodesAt(pointAt(event));
   if (!top) return;
   hand.select([top.id]);
-  if (top.node.kind === "text" && top.node.slot) emit("write", top.id);
+  if (top.report.type && top.node.slot) emit("write", top.id);
   else if (top.node.kind === "picture" && top.node.slot) emit("crop", top.id);
 }
 

@@ -102,7 +102,8 @@ export const useHand = defineStore("hand", () => {
   });
 
   const nodes = computed((): HandNode[] => {
-    const piece = base.value;
+    // What is selected stays so while a lead is composed.
+    const piece = base.value ?? open.piece;
     const at = placement.value;
     if (!piece || !at || report.value?.placement !== at.id) return [];
     const local = new Set(on.value ? changedIn(piece, on.value) : []);
@@ -194,10 +195,18 @@ export const useHand = defineStore("hand", () => {
     draft.value = rested.value = dragged.value = undefined;
   }
 
+  /** What is changed while a lead is being composed is changed when that is done. */
+  const waiting: ((piece: Piece, at: Placement) => Piece)[] = [];
   function make(change: (piece: Piece, at: Placement) => Piece): void {
     const [piece, at] = [base.value, placement.value];
     if (piece && at) open.become(change(piece, at));
+    else waiting.push(change);
   }
+  watch(base, (piece) => {
+    const at = placement.value;
+    if (piece && at && waiting.length > 0)
+      open.become(waiting.splice(0).reduce((done, change) => change(done, at), piece));
+  });
 
   const put = (to: Boxes): void => make((piece, at) => placedAt(piece, at, to));
   const nudge = (x: number, y: number): void => put(movedBy(boxes.value, x, y));
@@ -273,6 +282,7 @@ export const useHand = defineStore("hand", () => {
   function reset(): void {
     callOff();
     select([]);
+    waiting.length = 0;
     report.value = undefined;
   }
   watch(() => placement.value?.id, reset);

@@ -141,6 +141,7 @@ function describe(alt: string): void {
 
 .above {
   display: flex;
+  gap: 12px;
   justify-content: space-between;
   color: var(--quiet);
   font-size: 12px;

@@ -32,8 +32,8 @@ const report = computed(() => wall.reports.value.get(props.placement.id));
 watch(report, (now) => hand.tell(now), { immediate: true });
 
 /** CSS pixels that the row of others and the bars take. */
-const ROW = 124;
-const BARS = 116;
+const ROW = 140;
+const BARS = 112;
 const high = computed(() => Math.max(160, props.room.height - BARS - ROW));
 const view = useTemplateRef("view");
 const zoom = useZoom({
@@ -78,7 +78,7 @@ async function write(node: string): Promise<void> {
 }
 
 const others = computed(() => open.placements.filter(({ id }) => id !== props.placement.id));
-const widths = computed(() => wallWidths(others.value, 0.3));
+const widths = computed(() => wallWidths(others.value, 0.26));
 </script>
 
 <template>

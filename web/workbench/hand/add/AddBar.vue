@@ -45,6 +45,7 @@ const WORDS: Record<ReadyMade, string> = {
   outlined: "Outlined headline",
   "figure-and-line": "Large figure and line",
   quotation: "Quotation and who says it",
+  "along-a-circle": "Line along a circle",
   label: "Label",
 };
 
@@ -191,6 +192,10 @@ function addPictures(): void {
 .bar > .n-button {
   gap: 4px;
   padding: 0 2px;
+}
+
+.bar > .n-button :deep(.n-button__content) {
+  font-size: 13px;
 }
 
 .bar svg {

@@ -58,6 +58,7 @@ const SLIDERS = [
   { key: "gap", label: "Between points", usual: 0.55, min: 0, max: 2, step: 0.05 },
 ] as const;
 
+const bent = computed(() => style.value.arc ?? 0);
 const features = computed(() => style.value.features ?? []);
 const featureName = (feature: TypeFeature): string => {
   const plain = feature.replaceAll("-", " ").replace("set ", "style set ");
@@ -145,6 +146,17 @@ const PLATE = { colour: "action", padding: 0.5, corner: 0.2, per: "block" } as c
       :label="label"
       :model-value="style[key] ?? usual"
       @update:model-value="set({ [key]: $event })"
+    />
+  </label>
+  <label class="line">
+    <span class="quiet small">Along a circle</span>
+    <SliderField
+      label="Along how many degrees of a circle"
+      :min="-360"
+      :max="360"
+      :step="10"
+      :model-value="bent"
+      @update:model-value="set({ arc: $event === 0 ? undefined : $event })"
     />
   </label>
   <details>

@@ -1,0 +1,75 @@
+import { expect } from "chai";
+import { findings } from "../support/axe";
+import { Bench } from "../support/bench";
+import { settled } from "../support/browser";
+import { Stage } from "../support/stage";
+
+describe("what is added by hand", () => {
+  const stage = new Stage(1000);
+
+  it("is a shape that stands on every size, near its edges or where a person wants it", async () => {
+    const bench = await Bench.open(stage);
+    await bench.addShape("star");
+    expect(await bench.node("star")).to.deep.include({ kind: "shape", pin: {} });
+    await bench.choose("On the other sizes", "Stays at the top right");
+    await bench.saved();
+    expect((await bench.node("star"))!.pin).to.deep.equal({ h: "right", v: "top" });
+    await bench.choose("On the other sizes", "Keeps with: headline");
+    await bench.saved();
+    expect(await bench.node("star")).to.deep.include({ on: "headline", pin: {} });
+    await bench.choose("On the other sizes", "Laid out with the words");
+    await bench.saved();
+    expect(await bench.node("star")).not.to.have.any.keys("on", "pin");
+  });
+
+  it("is an icon found by what it means, a code, a badge and words that are ready", async () => {
+    const bench = await Bench.open(stage);
+    const { page } = bench;
+    await bench.add("Icon");
+    await page.getByRole("textbox", { name: "Find an icon" }).fill("boat");
+    await page.getByRole("button", { name: "Add sailboat" }).click();
+    await bench.saved();
+    expect((await bench.node("icon"))!.style.icon).to.equal("sailboat");
+    await bench.add("QR code");
+    const address = page.getByRole("textbox", { name: "Where the code leads" });
+    expect(await address.inputValue()).to.match(/^https:\/\/.+/);
+    await address.fill("https://quillmere.example/boats");
+    await address.press("Enter");
+    await bench.saved();
+    expect((await bench.stored()).message.code).to.deep.equal({
+      text: "https://quillmere.example/boats",
+    });
+    await bench.add("Badge");
+    await bench.saved();
+    expect((await bench.node("badge"))!.role).to.equal("badge");
+    await bench.add("Badge");
+    await page.getByText("There is a badge already").waitFor();
+    await bench.add("Words");
+    await page.getByRole("button", { name: "Quotation and who says it" }).click();
+    await bench.saved();
+    const { message } = await bench.stored();
+    expect(Object.keys(message)).to.include.members(["quote", "author"]);
+    await settled(page);
+    expect(await findings(page)).to.deep.equal([]);
+  });
+
+  it("is some pictures in one area", async () => {
+    const bench = await Bench.open(stage);
+    const { page } = bench;
+    await bench.add("Picture");
+    const dialog = page.getByRole("dialog", { name: "Pictures to add" });
+    const choice = dialog.locator(".picture");
+    await choice.nth(0).click();
+    await choice.nth(1).click();
+    await dialog.getByRole("button", { name: "Add 2 pictures" }).click();
+    await bench.saved();
+    const added = (await bench.stored()).arrangement.filter(({ id }) => id.startsWith("picture"));
+    expect(added.length).to.be.at.least(2);
+    for (let more = 0; more < 12; more++) {
+      const undo = page.getByRole("button", { name: "Undo" });
+      if (await undo.isDisabled()) break;
+      await undo.click();
+      await bench.saved();
+    }
+  });
+});
