@@ -3,7 +3,9 @@ import { plainText } from "../text";
 
 /** What the graphic says and shows, for those who cannot see it: its words in order, then its pictures. */
 export function altText(piece: Piece): string {
-  const slots = [...new Set(piece.arrangement.flatMap((node) => node.slot ?? []))];
+  // What has no place in the arrangement is shown all the same.
+  const arranged = piece.arrangement.flatMap((node) => node.slot ?? []);
+  const slots = [...new Set([...arranged, ...Object.keys(piece.message)])];
   const fillings = slots.map((slot) => piece.message[slot]);
   const words = fillings.flatMap((f) =>
     isText(f) && f.text.trim() ? [plainText(f.text.trim())] : [],

@@ -98,6 +98,8 @@ export const ManifestFile = z.object({
   file: z.string(),
   placement: z.string(),
   variation: z.string().optional(),
+  /** Of a strip: which slide, from 1, in the order in which they are seen. */
+  slide: z.number().int().optional(),
   width: z.number().int(),
   height: z.number().int(),
   bytes: z.number().int(),

@@ -9,11 +9,13 @@ export interface NameParts {
   placement: string;
   /** Empty for the piece itself; its place in the name is then closed up. */
   variation: string;
+  /** Of a strip, its place in the order; it goes into every name, whether the pattern has a place for it or not. */
+  slide?: string;
   width: number;
   height: number;
 }
 
-const known = ["crate", "piece", "placement", "variation", "width", "height"] as const;
+const known = ["crate", "piece", "placement", "variation", "slide", "width", "height"] as const;
 
 export const Pattern = z.string().min(1).max(200);
 
@@ -43,8 +45,10 @@ export class Namer {
 
   /** `ending` without its dot. */
   name(parts: NameParts, ending: string): string {
-    const filled = this.pattern.replace(/\{([^}]*)\}/g, (_, key: keyof NameParts) =>
-      safe(String(parts[key])),
+    const isNumbered = parts.slide && !this.pattern.includes("{slide}");
+    const pattern = isNumbered ? `${this.pattern}_{slide}` : this.pattern;
+    const filled = pattern.replace(/\{([^}]*)\}/g, (_, key: keyof NameParts) =>
+      safe(String(parts[key] ?? "")),
     );
     const stem = tidy(filled);
     for (let number = 1; ; number++) {

@@ -1,4 +1,4 @@
-import type { Piece } from "../piece";
+import type { Piece, Slide } from "../piece";
 import { same } from "../same";
 import { PIECE_FIELDS, type Address } from "./address";
 import type { Change, Edit, EditName } from "./edit";
@@ -21,7 +21,7 @@ function changesTo(before: Piece, after: Piece): Change[] {
   // A size has to be there before it leads, and another has to lead before it goes.
   made.rows("sizes", after, "come");
   for (const field of PIECE_FIELDS) made.put([field], after[field] ?? null);
-  for (const row of ["message", "arrangement", "sizes"] as const) {
+  for (const row of ["message", "arrangement", "slides", "sizes"] as const) {
     made.rows(row, after, "come");
     made.rows(row, after, "go");
     made.order(row, after);
@@ -92,11 +92,18 @@ interface Leaf {
 function leavesOf(row: Row, value: object): Leaf[] {
   if (row === "message") return fieldsOf(value);
   if (row === "arrangement") return nodeLeaves(value);
+  if (row === "slides") return slideLeaves(value);
   const { placement: _placement, changes, ...rest } = value as Piece["sizes"][number];
   const local = Object.entries(changes).flatMap(([node, change]) =>
     nodeLeaves(change).map(({ way, part }) => ({ way: ["changes", node, ...way], part })),
   );
   return [...fieldsOf(rest), ...local];
+}
+
+/** What a slide says is one thing, and how it is arranged another. */
+function slideLeaves(value: object): Leaf[] {
+  const { id: _id, shown: _shown, ...rest } = value as Slide;
+  return fieldsOf(rest);
 }
 
 function nodeLeaves(node: object): Leaf[] {

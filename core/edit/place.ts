@@ -1,9 +1,9 @@
 import { problem } from "../problem";
-import { isPicture, isText, type Filling, type Piece } from "../piece";
+import { isPicture, isText, type Filling, type Piece, type Slide } from "../piece";
 import type { Address } from "./address";
 
-/** What stands in a row and is known by a key: slots, nodes and sizes. */
-export type Row = "message" | "arrangement" | "sizes";
+/** What stands in a row and is known by a key: slots, nodes, slides and sizes. */
+export type Row = "message" | "arrangement" | "slides" | "sizes";
 export type Entry = readonly [key: string, value: object];
 
 /** One of a row with the key of the one that it follows; null for the first. */
@@ -31,6 +31,12 @@ export const ROWS: Record<
       ...piece,
       arrangement: entries.map(([, node]) => node as Piece["arrangement"][number]),
     }),
+  },
+  slides: {
+    one: "slide",
+    of: ({ slides = [] }) => slides.map((slide) => [slide.id, slide]),
+    with: ({ slides: _before, ...piece }, entries) =>
+      entries.length > 0 ? { ...piece, slides: entries.map(([, slide]) => slide as Slide) } : piece,
   },
   sizes: {
     one: "size",

@@ -6,7 +6,14 @@ import { LayoutId } from "./layout-id";
 import { Placement } from "../placements/placement";
 import { Style } from "./style";
 
-export const LIMITS = { text: 2000, alternatives: 12, title: 120, nodes: 200, sizes: 60 } as const;
+export const LIMITS = {
+  text: 2000,
+  alternatives: 12,
+  title: 120,
+  nodes: 200,
+  sizes: 60,
+  slides: 40,
+} as const;
 
 export const SlotName = z
   .string()
@@ -104,6 +111,8 @@ export const Node = z.object({
   hidden: z.boolean().optional(),
   /** Which part of its slot's words it shows; all of them when not given. */
   part: PricePart.optional(),
+  /** It stands on every slide of a strip, at its pin on every size, the lead too; or runs across folds. Never stored. */
+  strip: z.enum(["running", "across"]).optional(),
   /** It has no place of its own in the composition: the message asked for it, and each size finds a place. */
   unplaced: z.boolean().optional(),
 });
@@ -113,7 +122,7 @@ export type Node = z.infer<typeof Node>;
  * What one size has of its own of a node. Where a person put it is kept in shares of the frame's sides, so that it stays
  * there when the placement is corrected; it may hang over.
  */
-export const LocalChange = Node.omit({ id: true, box: true, group: true })
+export const LocalChange = Node.omit({ id: true, box: true, group: true, strip: true })
   .extend({ style: Style, place: NodeBox })
   .partial();
 export type LocalChange = z.infer<typeof LocalChange>;
@@ -144,7 +153,55 @@ export type Origin = z.infer<typeof Origin>;
 export const Without = z.array(z.enum(["logo", "ornament"]));
 export type Without = z.infer<typeof Without>;
 
-export const Slide = z.object({ message: z.record(SlotName, Filling) });
+/** What a slide says in the order of the telling. */
+export const SlideRole = z.enum(["title", "context", "point", "proof", "summary", "ask"]);
+export type SlideRole = z.infer<typeof SlideRole>;
+
+/** A slide after the first: what it has of its own. Brand, sizes and everything else are the strip's. */
+export const Slide = z.object({
+  id: Id,
+  role: SlideRole.optional(),
+  message: z.record(SlotName, Filling),
+  arrangement: z.array(Node).max(LIMITS.nodes).default([]),
+  /** Other colours than the strip's. */
+  spread: Spread.optional(),
+  sizes: z
+    .array(Size.omit({ own: true }))
+    .max(LIMITS.sizes)
+    .default([]),
+  shown: z.record(z.string(), LayoutId).optional(),
+});
+export type Slide = z.infer<typeof Slide>;
+
+/** What stands at the same spot on every slide. */
+export const RunningKind = z.enum(["handle", "site", "logo", "page-mark", "swipe-cue"]);
+export type RunningKind = z.infer<typeof RunningKind>;
+
+/** `text` is its words, where they are not the brand's or counted; on the first and last slide it may be absent. */
+export const Running = z.object({
+  kind: RunningKind,
+  pin: Pin,
+  text: z.string().max(200).optional(),
+  first: z.boolean().default(true),
+  last: z.boolean().default(true),
+  /** Slides that go without it, by their ids. */
+  without: z.array(Id).max(LIMITS.slides).default([]),
+});
+export type Running = z.infer<typeof Running>;
+
+/**
+ * A picture or shape that runs across folds, under the slides' words. Across in slides from the first one's left edge, down in
+ * shares of the height.
+ */
+export const Across = z.object({
+  id: z.string().min(1).max(60),
+  kind: z.enum(["picture", "shape", "line"]),
+  picture: FileId.optional(),
+  alt: z.string().max(1000).optional(),
+  at: NodeBox,
+  style: Style.default({}),
+});
+export type Across = z.infer<typeof Across>;
 
 export const Language = z
   .string()
@@ -169,7 +226,10 @@ const PieceBody = z.object({
   sizes: z.array(Size).max(LIMITS.sizes),
   /** How each placement was laid out when last seen: words that change a little do not turn it over. */
   shown: z.record(z.string(), LayoutId).optional(),
-  slides: z.array(Slide).optional(),
+  /** The slides after the first, which is the piece itself. */
+  slides: z.array(Slide).max(LIMITS.slides).optional(),
+  running: z.array(Running).max(10).optional(),
+  across: z.array(Across).max(20).optional(),
   without: Without.optional(),
   /** Findings that a person called fine, by size, kind and node. */
   fine: z.array(z.string().max(300)).max(500).optional(),
@@ -191,17 +251,33 @@ export const Design = PieceBody.pick({
 export type Design = z.infer<typeof Design>;
 
 /** Node names are unique, and `on` names another node and never leads back to itself. */
-function checkReferences(piece: { arrangement: Node[] }, context: z.RefinementCtx): void {
+function checkReferences(
+  piece: { arrangement: Node[]; slides?: Slide[] | undefined },
+  context: z.RefinementCtx,
+): void {
+  const names = (piece.slides ?? []).map(({ id }) => id);
+  if (new Set(names).size < names.length)
+    context.addIssue({ code: "custom", path: ["slides"], message: "two slides have one id" });
+  for (const [index, slide] of (piece.slides ?? []).entries())
+    checkNodes(slide, context, ["slides", index]);
+  checkNodes(piece, context, []);
+}
+
+function checkNodes(
+  piece: { arrangement: Node[] },
+  context: z.RefinementCtx,
+  within: (string | number)[],
+): void {
   const byId = new Map<string, Node>();
   piece.arrangement.forEach((node, index) => {
-    const path = ["arrangement", index, "id"];
+    const path = [...within, "arrangement", index, "id"];
     if (byId.has(node.id)) {
       context.addIssue({ code: "custom", path, message: `two nodes are called “${node.id}”` });
     }
     byId.set(node.id, node);
   });
   piece.arrangement.forEach((node, index) => {
-    const path = ["arrangement", index, "on"];
+    const path = [...within, "arrangement", index, "on"];
     if (node.on !== undefined && !byId.has(node.on)) {
       context.addIssue({ code: "custom", path, message: `there is no node “${node.on}”` });
     } else if (leadsBack(node, byId)) {

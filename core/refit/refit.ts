@@ -20,6 +20,7 @@ import { orderOf } from "./structure/order";
 import { ornamentBelow, takingRoom } from "./candidates/ornament";
 import { SIGN_ALONE, signAlone } from "./candidates/profile";
 import { strip } from "./candidates/strip";
+import { acrossItems } from "./anchored/across";
 import { withFigures } from "./anchored/figures";
 import { placePinned } from "./anchored/words";
 import { withScrims } from "./pictures/scrim";
@@ -102,7 +103,8 @@ function bestPinned(stage: Stage, only: (id: LayoutId) => boolean): Choice | und
   const choice = best(stage.set({ pinned }), only);
   if (choice.placed.length === 0) return undefined;
   if (choice.cost.leftOut === 0) return choice;
-  const loose = best(stage, only);
+  const running = placePinned(stage, "running");
+  const loose = best(running ? stage.set({ pinned: running, loose: true }) : stage, only);
   return loose.cost.leftOut < choice.cost.leftOut ? loose : choice;
 }
 
@@ -164,7 +166,8 @@ function best(stage: Stage, only: (id: LayoutId) => boolean): Choice {
     const missing = loose.costing.missing(() => false);
     choice = cheapest(loose, bare, missing, choice);
   }
-  const placed = withFigures(stage, onTheirGround(stage, choice.placed));
+  const under = [...acrossItems(stage), ...choice.placed];
+  const placed = withFigures(stage, onTheirGround(stage, under));
   return { ...choice, placed: withLocalPlaces(stage, placed) };
 }
 

@@ -1,8 +1,8 @@
 import { defaultSpread, type Brand, type Palette, type Typeface } from "../brand";
 import { contrast, luminance, type Hex } from "../colour";
-import { priceParts } from "../message";
+import { priceParts, RULING_SLOTS } from "../message";
 import { subjectOf } from "../picture";
-import { Framing, isPicture, isText, type Node, type Piece } from "../piece";
+import { composedFrame, Framing, isPicture, isText, type Node, type Piece } from "../piece";
 import { PROSE_LEADING, DISPLAY_LEADING } from "../rules";
 import { iconPath, codeFor } from "../shape";
 import { shelfTypeface } from "../shelf";
@@ -18,6 +18,9 @@ import { StyleReader } from "./style-reader";
 const ALREADY_BOLD = 600;
 const BOLD = 700;
 const BLACK = 900;
+
+const SLIDE_HEADLINE = 80 / 1080;
+const SLIDE_TEXT = 30 / 1080;
 
 /** For codes in brands without a dark colour. */
 const BLACK_INK: Hex = "#000000";
@@ -64,7 +67,7 @@ export class OneNode {
   }
 
   private get common() {
-    const { id, role, slot, part, unplaced, box: at, on, pin, group, style } = this.node;
+    const { id, role, slot, part, unplaced, box: at, on, pin, group, strip, style } = this.node;
     const { blend = "normal" } = style;
     const { shadow } = this.style;
     return {
@@ -77,6 +80,7 @@ export class OneNode {
       ...(on === undefined ? {} : { on }),
       ...(pin ? { pin } : {}),
       ...(group === undefined ? {} : { group }),
+      ...(strip ? { strip } : {}),
       importance: this.node.importance ?? this.defaults.importance,
       always: this.node.keep === "always",
       turn: style.turn ?? 0,
@@ -120,11 +124,20 @@ export class OneNode {
       weight,
       ...(style.size === undefined ? {} : { size: style.size }),
       ...(style.arc ? { arc: style.arc } : {}),
-      ...(style.least === undefined ? {} : { least: style.least }),
+      ...this.least,
       valign: style.valign ?? "top",
       columns: style.columns ?? 1,
       ...this.plate(),
     };
+  }
+
+  /** Slides are read on a phone, one after another: their words are never small. Common practice, at 1080 pixels across. */
+  private get least(): { least?: number } {
+    const { style, role } = this.node;
+    const frame = this.piece.kind === "carousel" ? composedFrame(this.piece) : undefined;
+    const share = RULING_SLOTS.includes(role) ? SLIDE_HEADLINE : SLIDE_TEXT;
+    const least = style.least ?? (frame && share * Math.min(frame.width, frame.height));
+    return least === undefined ? {} : { least };
   }
 
   /** The node's own style first, then the typeface's for headlines, then the role's. */

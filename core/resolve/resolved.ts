@@ -28,6 +28,8 @@ interface Common {
   on?: string;
   pin?: Pin;
   group?: string;
+  /** On every slide of a strip, or across its folds. */
+  strip?: "running" | "across";
   importance: number;
   always: boolean;
   turn: number;

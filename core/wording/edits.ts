@@ -17,6 +17,8 @@ const FIELDS: Partial<Record<string, string>> = {
   language: "language",
   without: "logo left out or shown",
   fine: "a finding called fine",
+  running: "what runs through the slides",
+  across: "what runs across the folds",
 };
 
 /** What a step of the history is called, as in “Undo: headline”. */
@@ -47,12 +49,19 @@ function nameOfNodeChange(id: string, way: readonly string[]): string {
   }
 }
 
+function nameOfSlideChange(field: string): string {
+  if (field === "after") return "order of the slides";
+  return field === "message" ? "words of a slide" : "look of a slide";
+}
+
 function nameOfChange([first, key, ...way]: Address): string {
   switch (first) {
     case "message":
       return slotName(key!).toLowerCase();
     case "arrangement":
       return nameOfNodeChange(key!, way);
+    case "slides":
+      return way.length === 0 ? "a slide added or taken out" : nameOfSlideChange(way[0]!);
     case "sizes":
       if (way.length === 0) return "sizes";
       if (way[0] === "layout") return "layout of one size";

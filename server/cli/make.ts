@@ -18,6 +18,15 @@ import type { Piece } from "../../core/piece";
 import { reportOf, toAct } from "../../core/preflight";
 import { refuseUnpaintable, type Placement } from "../../core/placements";
 import { problem } from "../../core/problem";
+import {
+  asStrip,
+  pictureNames,
+  readOutline,
+  slideName,
+  slideOf,
+  slidesFor,
+  withOutline,
+} from "../../core/strip";
 import { FolderFiles } from "../files/folders";
 import { fileId } from "../files/hash";
 import { WithShipped } from "../files/shipped";
@@ -30,15 +39,20 @@ export interface Outcome {
   files: number;
   mustFix: number;
   notes: TableNote[];
+  /** Pictures that an outline names and that are not there. */
+  unknown: string[];
 }
 
 /** Makes every chosen size of every variation, with manifest.json and a layout report for each. */
 export async function make(options: Options, shipped: Shipped): Promise<Outcome> {
-  const { piece, brand, known, folders } = await openPiece(options, shipped);
+  const opened = await openPiece(options, shipped);
+  const { brand, known, folders } = opened;
+  const files = new FolderFiles(folders);
+  const outlined = await withOutlineAt(options.outline, opened.piece, files);
+  const { piece } = outlined;
   const placements = placementsOf(options.placements, piece, known);
   if (!options.layoutOnly && options.format !== "svg")
     for (const placement of placements) refuseUnpaintable(placement, options.scale);
-  const files = new FolderFiles(folders);
   const { variations, notes } = await variationsOf(options, piece, files);
   const batch = new Making(
     options,
@@ -54,7 +68,23 @@ export async function make(options: Options, shipped: Shipped): Promise<Outcome>
     await batch.variation(variation, name);
   }
   await batch.writeManifest();
-  return { files: batch.count, mustFix: batch.mustFix, notes };
+  const { unknown } = outlined;
+  return { files: batch.count, mustFix: batch.mustFix, notes, unknown };
+}
+
+/** The piece with the slides of an outline, if one is given; `unknown` are pictures that are not beside the piece. */
+async function withOutlineAt(
+  path: string | undefined,
+  piece: Piece,
+  files: FolderFiles,
+): Promise<{ piece: Piece; unknown: string[] }> {
+  if (path === undefined) return { piece, unknown: [] };
+  const text = await readFile(path, "utf8").catch(() => {
+    throw problem("not-found", { what: "file", id: path });
+  });
+  const outline = readOutline(text);
+  if (outline.length === 0) throw new UsageError(`--outline: “${path}” has no slides`);
+  return withOutline(asStrip(piece), outline, pictureNames(await files.names()));
 }
 
 async function variationsOf(
@@ -108,10 +138,19 @@ class Making {
 
   async variation(variation: Variation, name: string): Promise<void> {
     const piece = applyVariation(this.piece, variation);
-    for (const placement of this.placements) await this.size(piece, placement, name);
+    for (const placement of this.placements) {
+      const slides = slidesFor(piece, placement);
+      for (const [at, index] of slides.entries())
+        await this.size(slideOf(piece, index), placement, name, { at, of: slides.length });
+    }
   }
 
-  private async size(piece: Piece, placement: Placement, variation: string): Promise<void> {
+  private async size(
+    piece: Piece,
+    placement: Placement,
+    variation: string,
+    slide: { at: number; of: number },
+  ): Promise<void> {
     const { format, scale, layoutOnly, svgText, out } = this.options;
     const { layout, scene } = await this.studio.make(piece, this.brand, placement);
     const report = reportOf(layout);
@@ -121,6 +160,7 @@ class Making {
       piece: piece.title,
       placement: placement.id,
       variation,
+      slide: slideName(slide.at, slide.of),
       width,
       height,
     };
@@ -136,6 +176,7 @@ class Making {
       file: layoutOnly ? layoutFile : file,
       placement: placement.id,
       ...(variation ? { variation } : {}),
+      ...(slide.of > 1 ? { slide: slide.at + 1 } : {}),
       width,
       height,
       bytes: image.length,

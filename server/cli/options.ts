@@ -22,6 +22,8 @@ is there, which is kept beside it.
   --format png | jpeg | webp | svg   default png
   --svg-text outlines | text     how words go into an SVG; text has its faces built in; default outlines
   --scale 1 | 2 | …       output pixels for each pixel of the placement, 0.1 to 4; default 1
+  --outline FILE.md       the slides of a strip, from an outline: a heading begins each, text and points stand beneath,
+                          ![what it shows](name) is a picture beside the piece
   --layout-only           write the layout reports, no pictures
   --out DIR               where the files go
   --pictures DIR          begin: pictures that go with the message, in the order of their names
@@ -37,6 +39,7 @@ const Options = z.object({
   placements: z.union([z.literal("all"), z.array(z.string())]).optional(),
   catalogue: z.string().optional(),
   table: z.string().optional(),
+  outline: z.string().optional(),
   alternatives: z.boolean(),
   pair: Pairing,
   format: ImageFormat,
@@ -145,6 +148,7 @@ function parse(argv: string[]) {
         placements: { type: "string" },
         catalogue: { type: "string" },
         table: { type: "string" },
+        outline: { type: "string" },
         alternatives: { type: "boolean" },
         pair: { type: "string" },
         format: { type: "string" },

@@ -52,7 +52,11 @@ const folderOf = (data: string | undefined): string =>
   data === undefined ? join(root, "data") : resolve(data);
 
 async function runMake(options: Options): Promise<number> {
-  const { files, mustFix, notes } = await make(options, shipped);
+  const { files, mustFix, notes, unknown } = await make(options, shipped);
+  for (const name of unknown)
+    console.error(
+      `The outline names the picture “${name}”, which is not beside the piece; it is left out.`,
+    );
   for (const note of notes) console.error(note.text);
   const what = options.layoutOnly ? "layout reports" : "files";
   console.log(`Made ${files} ${what} in ${options.out}.`);

@@ -16,6 +16,7 @@ import type { Brand } from "../../core/brand";
 import { knownPlacement, messagePictures, type Piece } from "../../core/piece";
 import { refuseUnpaintable, type Placement, type PlacementLookup } from "../../core/placements";
 import { problem } from "../../core/problem";
+import { slideName, slideOf, slidesFor } from "../../core/strip";
 import { withScratch } from "../files/scratch";
 import type { FileName } from "../files/store";
 import type { Make } from "../jobs/queue";
@@ -51,6 +52,8 @@ interface Item {
   brand: Brand;
   placement: Placement;
   variation?: string;
+  /** Of a strip: which one in its order, from 0, and of how many. */
+  slide?: { at: number; of: number };
   ready?: { path: string; result: RenderResult };
 }
 
@@ -156,11 +159,16 @@ export class Deliveries {
     request: DeliveryRequest,
     lookup: PlacementLookup,
   ): Promise<Item[]> {
-    const own = request.sizes.map((id) => ({
-      piece,
-      brand,
-      placement: knownPlacement(piece, id, lookup),
-    }));
+    const own = request.sizes.flatMap((id): Item[] => {
+      const placement = knownPlacement(piece, id, lookup);
+      const slides = slidesFor(piece, placement);
+      return slides.map((index, at) => ({
+        piece: slideOf(piece, index),
+        brand,
+        placement,
+        ...(slides.length > 1 ? { slide: { at, of: slides.length } } : {}),
+      }));
+    });
     return [...own, ...(await this.ofBatches(request, lookup))];
   }
 
@@ -284,13 +292,21 @@ export const deliveryName = (id: string): FileName => ["deliveries", `${id}.zip`
 function fileOf(
   namer: Namer,
   crate: string,
-  { piece, placement: { id: placement }, variation }: Item,
+  { piece, placement: { id: placement }, variation, slide }: Item,
   { width, height, bytes, sha256, findings }: RenderResult,
   format: ImageFormat,
 ): ManifestFile {
-  const parts = { crate, piece: piece.title, placement, variation: variation ?? "", width, height };
+  const parts = {
+    crate,
+    piece: piece.title,
+    placement,
+    variation: variation ?? "",
+    slide: slide ? slideName(slide.at, slide.of) : "",
+    width,
+    height,
+  };
   const file = namer.name(parts, format === "jpeg" ? "jpg" : format);
-  const which = variation ? { variation } : {};
+  const which = { ...(variation ? { variation } : {}), ...(slide ? { slide: slide.at + 1 } : {}) };
   return { file, placement, ...which, width, height, bytes, sha256, alt: altText(piece), findings };
 }
 

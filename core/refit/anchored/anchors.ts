@@ -35,6 +35,10 @@ export function anchorsOf(resolved: ResolvedPiece): Anchor[] {
 
 export const pinnedWords = ({ nodes }: ResolvedPiece): PinnedWords[] => nodes.filter(isPinned);
 
+/** What stands at the same spot on every slide. */
+export const runningWords = (resolved: ResolvedPiece): PinnedWords[] =>
+  pinnedWords(resolved).filter(({ strip }) => strip === "running");
+
 const isPinned = (node: ResolvedNode): node is PinnedWords =>
   ((node.type === "text" && node.part === undefined) || node.type === "logo") &&
   (node.pin?.h ?? node.pin?.v) !== undefined &&
@@ -69,6 +73,9 @@ const isGround = ({ type, role }: ResolvedNode): boolean =>
   type === "shape" && (role === "plate" || role === "backdrop" || role === "badge");
 
 const isFigure = (node: ResolvedNode): node is Figure =>
+  node.strip === undefined && isFigureKind(node);
+
+const isFigureKind = (node: ResolvedNode): boolean =>
   node.type === "picture"
     ? node.pin !== undefined
     : (node.type === "shape" || node.type === "icon" || node.type === "code") && !isGround(node);

@@ -1,4 +1,4 @@
-import { area, between, bottom, contains, overlaps, right, type Box } from "../../geometry";
+import { area, between, bottom, contains, inset, overlaps, right, type Box } from "../../geometry";
 import { luminance } from "../../colour";
 import type { TextNode } from "../../resolve";
 import { placeIn } from "../candidates/arranged";
@@ -8,7 +8,8 @@ import { groupGap } from "../structure/gaps";
 import type { PinnedPlaces, Stage } from "../structure/stage";
 import { buttonBlock, platePad, textBlock, type Block } from "../words/block";
 import { logoIn } from "../words/logo";
-import { pinnedWords, type PinnedWords } from "./anchors";
+import { acrossItems, besideAcross } from "./across";
+import { pinnedWords, runningWords, type PinnedWords } from "./anchors";
 
 /** What pinned words may take of the room for all words, and of its width. By eye. */
 const MOST_TAKEN = 0.45;
@@ -17,21 +18,70 @@ const MOST_LINES = 4;
 
 /**
  * Words that stay at an edge, each in its corner of the room, with the room that is left; undefined where nothing is
- * pinned or there is no room for it.
+ * pinned or there is no room for it. What runs through all slides comes first, so that it stands alike on each.
  */
-export function placePinned(stage: Stage): PinnedPlaces | undefined {
-  const words = pinnedWords(stage.resolved);
-  if (words.length === 0 || stage.isSmall) return undefined;
-  let kept = stage.kept;
-  const placed: Placed[] = [];
-  for (const node of words) {
+export function placePinned(
+  stage: Stage,
+  which: "all" | "running" = "all",
+): PinnedPlaces | undefined {
+  const running = runningWords(stage.resolved);
+  const others = which === "all" ? pinnedWords(stage.resolved).filter(isOwn) : [];
+  const words = [...running, ...others];
+  const isStrip = stage.resolved.nodes.some(({ strip }) => strip === "across");
+  if ((words.length === 0 && !isStrip) || stage.isSmall) return undefined;
+  const { placed, kept: rest } = placeRunning(stage);
+  let kept = isStrip ? besideAcross(stage, rest) : rest;
+  for (const node of others) {
     const block = blockOf(stage, node, kept);
     const left = block && withoutRoomOf(stage, node, block, kept);
     if (!left) return undefined;
     placed.push(...block.place(left.x, left.y));
     kept = left.kept;
   }
-  return area(kept) < (1 - MOST_TAKEN) * area(stage.kept) ? undefined : { placed, kept };
+  return area(kept) < (1 - MOST_TAKEN) * area(rest) && others.length > 0
+    ? undefined
+    : { placed, kept };
+}
+
+const isOwn = ({ strip }: PinnedWords): boolean => strip === undefined;
+
+/** Of a plate under running words, in em. By eye. */
+const PLATE = { padding: 0.4, corner: 0.25 };
+
+/**
+ * Running words on a picture that runs across folds have a plate of the ground's colour, so that nothing of the picture is
+ * darkened on one slide alone; the letters stand where they stand on all slides.
+ */
+function onItsPlate(stage: Stage, item: Placed): Placed {
+  const { node, text } = item;
+  const isOn = acrossItems(stage).some(
+    ({ node: { type }, box: at }) => type === "picture" && overlaps(at, item.box),
+  );
+  if (!isOn || node.type !== "text" || !text) return item;
+  const plate = { ...PLATE, hex: stage.resolved.palette.backdrop, per: "block" } as const;
+  return {
+    ...item,
+    node: { ...node, plate },
+    box: inset(item.box, -PLATE.padding * text.set.size),
+  };
+}
+
+/** What runs through all slides, each in its corner of the room that all slides have; and the room beneath and above. */
+export function placeRunning(stage: Stage): PinnedPlaces & { placed: Placed[] } {
+  const placed: Placed[] = [];
+  let { kept } = stage;
+  let [top, foot] = [kept.y, bottom(kept)];
+  const gap = groupGap({ stage, size: stage.unit });
+  for (const node of runningWords(stage.resolved)) {
+    const block = blockOf(stage, node, kept);
+    const at = block && withoutRoomOf(stage, node, block, kept);
+    if (!block || !at) continue;
+    placed.push(...block.place(at.x, at.y).map((item) => onItsPlate(stage, item)));
+    if (node.pin?.v === "top") top = Math.max(top, at.y + block.height + gap);
+    else foot = Math.min(foot, at.y - gap);
+  }
+  kept = { ...kept, y: top, height: Math.max(0, foot - top) };
+  return { placed, kept };
 }
 
 /** As large as composed, if need be on more lines, and never under the legibility floor. */

@@ -13,6 +13,8 @@ import {
   type Box,
 } from "../../geometry";
 import { bentBlock, platePad } from "../words/block";
+import { acrossItem } from "../anchored/across";
+import { placeRunning } from "../anchored/words";
 import { boundsOf, besideWords, inFrame } from "../pictures/media";
 import type { LogoNode, ResolvedNode, TextNode } from "../../resolve";
 import { groundBehind, standsOnPicture } from "../pictures/ground";
@@ -45,9 +47,13 @@ export function asArranged(stage: Stage): Placed[] | undefined {
   const shape = frame.height / frame.width / (lead.height / lead.width);
   if (Math.abs(shape - 1) > SAME_SHAPE || !isWhole(stage)) return undefined;
   const placed: Placed[] = [];
+  const running = placeRunning(stage).placed;
   for (const node of stage.resolved.nodes) {
     const target = byHandIn(frame, node) ?? scaleBox(node.box, scale);
-    const item = placeIn(stage, node, target, scale, placed);
+    const item =
+      running.find((one) => one.node.id === node.id) ??
+      acrossItem(stage, node) ??
+      placeIn(stage, node, target, scale, placed);
     if (!item) return undefined;
     placed.push(item);
   }

@@ -20,6 +20,7 @@ function laidOut(resolved: ResolvedPiece, words: "pinned" | "all"): ResolvedNode
   const apart = new Set<ResolvedNode>([
     ...anchorsOf(resolved).flatMap(({ figures }) => figures),
     ...(words === "pinned" ? pinnedWords(resolved) : []),
+    ...resolved.nodes.filter(({ strip }) => strip !== undefined),
   ]);
   return resolved.nodes.filter((node) => !apart.has(node));
 }

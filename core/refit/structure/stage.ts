@@ -41,6 +41,8 @@ export interface Manner {
   plain: boolean;
   /** Where the words stay that are pinned to edges, and what they leave; they are laid out with the rest when not given. */
   pinned?: PinnedPlaces;
+  /** Of pinned words only those that run through a strip keep their edges; the others are laid out with the rest. */
+  loose: boolean;
 }
 
 /** Words that stay at an edge of the frame, and the room beside them. */
@@ -49,7 +51,7 @@ export interface PinnedPlaces {
   kept: Box;
 }
 
-const AS_USUAL: Manner = { tight: false, listColumns: 1, plain: false };
+const AS_USUAL: Manner = { tight: false, listColumns: 1, plain: false, loose: false };
 
 /** One placement to lay out for, with the lengths that everything on it is measured by, in output pixels. */
 export class Stage {
@@ -97,7 +99,7 @@ export class Stage {
     readonly placement: Placement,
     private readonly manner: Partial<Manner> = {},
   ) {
-    const { tight, listColumns, plain, pinned } = { ...AS_USUAL, ...manner };
+    const { tight, listColumns, plain, pinned, loose } = { ...AS_USUAL, ...manner };
     this.tight = tight;
     this.listColumns = listColumns;
     this.plain = plain || tight;
@@ -111,7 +113,7 @@ export class Stage {
     this.floor = legibilityFloor(placement);
     this.extent = Math.sqrt(area(this.frame));
     this.css = cssPerPixel(placement);
-    this.parts = partsOf(resolved, pinned ? "pinned" : "all");
+    this.parts = partsOf(resolved, pinned && !loose ? "pinned" : "all");
     this.runningSize = Math.min(...composedSizes(this.parts), Infinity);
     this.align = this.parts.headline?.paragraph.alignShare ?? 0;
     this.ground = this.parts.plate?.colour ?? resolved.palette.backdrop;

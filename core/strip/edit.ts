@@ -1,0 +1,60 @@
+import { freeId } from "../id";
+import type { Piece, Slide } from "../piece";
+
+/** The strip with a slide more, right behind another: empty, or as that one is. */
+export function withNewSlide(strip: Piece, after: number, copied: boolean): Piece {
+  const { slides = [] } = strip;
+  const id = freeId("slide-2", new Set(slides.map((slide) => slide.id)), "slide");
+  const from = slides[after - 1];
+  const ground = strip.arrangement.filter(({ role }) => role === "backdrop");
+  const empty: Slide = { id, message: {}, arrangement: ground, sizes: [] };
+  const first: Slide = { ...empty, message: strip.message, arrangement: strip.arrangement };
+  const made = copied ? { ...(from ?? first), id } : empty;
+  return { ...strip, slides: slides.toSpliced(after, 0, made) };
+}
+
+/** The strip without a slide; the first is then the one that was second. A single slide stays. */
+export function withoutSlide(strip: Piece, index: number): Piece {
+  const { slides = [] } = strip;
+  if (slides.length === 0) return strip;
+  if (index > 0) return { ...strip, slides: slides.toSpliced(index - 1, 1) };
+  return { ...asFirst(strip, slides[0]!), slides: slides.slice(1) };
+}
+
+/** The strip with a slide at another place. */
+export function withSlideMoved(strip: Piece, from: number, to: number): Piece {
+  const { slides = [] } = strip;
+  const all = [firstOf(strip), ...slides];
+  const moved = all[from];
+  if (!moved || from === to || to < 0 || to >= all.length) return strip;
+  const order = all.toSpliced(from, 1).toSpliced(to, 0, moved);
+  const [first, ...rest] = order as [Slide, ...Slide[]];
+  const taken = new Set(slides.map(({ id }) => id));
+  // The first one is known by its place; it takes an id when it leaves that.
+  const named = rest.map((slide) =>
+    slide.id === "first" ? { ...slide, id: freeId("slide-2", taken, "slide") } : slide,
+  );
+  return { ...asFirst(strip, first), slides: named };
+}
+
+function firstOf({ message, arrangement, sizes, shown }: Piece): Slide {
+  const own = sizes.map(({ own: _own, ...size }) => size);
+  return { id: "first", message, arrangement, sizes: own, ...(shown ? { shown } : {}) };
+}
+
+/** The strip with a slide at its beginning. */
+function asFirst(strip: Piece, { message, arrangement, sizes, shown }: Slide): Piece {
+  const { shown: _shown, ...rest } = strip;
+  return {
+    ...rest,
+    message,
+    arrangement,
+    sizes: strip.sizes.map(({ placement, own }) => ({
+      placement,
+      changes: {},
+      ...sizes.find((size) => size.placement === placement),
+      ...(own ? { own } : {}),
+    })),
+    ...(shown ? { shown } : {}),
+  };
+}

@@ -1,0 +1,192 @@
+import { freeId } from "../id";
+import type { FileId } from "../files";
+import { isPicture, isText, SlotName, type Filling, type Piece, type Slide } from "../piece";
+import { slideOf, slideCount, withSlide } from "./slide";
+
+/** One slide of an outline: its slots with their words, and its pictures, in the order in which they are written. */
+export interface OutlineSlide {
+  words: [slot: string, text: string][];
+  /** By what the outline calls them: a picture's name or id. */
+  pictures: { name: string; alt: string }[];
+}
+
+/** What a picture is called in an outline, and which one is meant by a name. */
+export interface PictureNames {
+  nameOf(id: FileId): string;
+  idOf(name: string): FileId | undefined;
+}
+
+const BREAK = /^\s*(?:-{3,}|\*{3,}|_{3,})\s*$/;
+const HEADING = /^#{1,6}\s+(.*)$/;
+const PICTURE = /^!\[([^\]]*)\]\((.+)\)\s*$/;
+const POINT = /^\s*(?:[-*+]|\d+[.)])\s+/;
+const QUOTE = /^>\s?/;
+/** Words of another slot: `date: 14 March`. The slots that an outline writes otherwise are not written so. */
+const NAMED = /^([a-z][a-z0-9-]{0,39}):\s+(.*)$/;
+
+const isGap = (line: string): boolean => line.trim() === "";
+
+/**
+ * Reads an outline: a heading begins a slide, as does `---`; beneath it stand text, points (`- `), quotations (`> `), pictures
+ * (`![what it shows](name)`) and words of other slots (`date: 14 March`). Nothing is left out and nothing is added.
+ */
+export function readOutline(text: string): OutlineSlide[] {
+  const slides: OutlineSlide[] = [];
+  let open: SlideReader | undefined;
+  const begin = (): SlideReader => {
+    const reader = new SlideReader();
+    slides.push(reader.slide);
+    return (open = reader);
+  };
+  for (const line of text.replace(/\r\n?/g, "\n").split("\n")) {
+    const heading = HEADING.exec(line);
+    if (BREAK.test(line)) open = undefined;
+    else if (heading && (!open || open.hasSomething)) begin().heading(heading[1]!);
+    else if (heading) open!.heading(heading[1]!);
+    else if (open) open.line(line);
+    else if (!isGap(line)) begin().line(line);
+  }
+  return slides;
+}
+
+/** Lines of one slide, which become the words of its slots. */
+class SlideReader {
+  readonly slide: OutlineSlide = { words: [], pictures: [] };
+  /** The slot that the next line goes on with, until there is a gap. */
+  private goesOn: string | undefined;
+  private gap = false;
+
+  get hasSomething(): boolean {
+    return this.slide.words.length + this.slide.pictures.length > 0;
+  }
+
+  heading(text: string): void {
+    this.put("headline", text.trim(), "\n");
+  }
+
+  line(line: string): void {
+    if (isGap(line)) {
+      this.gap = true;
+      return;
+    }
+    const picture = PICTURE.exec(line);
+    const named = NAMED.exec(line);
+    if (picture) this.slide.pictures.push({ alt: picture[1]!, name: picture[2]!.trim() });
+    else if (POINT.test(line)) this.put("list", line.trimEnd(), "\n");
+    else if (QUOTE.test(line)) this.put("quote", line.replace(QUOTE, "").trimEnd(), "\n");
+    else if (named && named[1] !== "list") this.put(named[1]!, named[2]!.trimEnd(), "\n");
+    // A line that is set in goes on with the words before it.
+    else if (/^\s{2,}/.test(line) && this.goesOn && !this.gap)
+      this.put(this.goesOn, line.trim(), "\n");
+    else this.put("body", line.trimEnd(), this.gap ? "\n\n" : "\n");
+    this.gap = false;
+  }
+
+  private put(slot: string, text: string, between: string): void {
+    const known = this.slide.words.find(([one]) => one === slot);
+    if (known) known[1] += `${between}${text}`;
+    else this.slide.words.push([slot, text]);
+    this.goesOn = slot;
+  }
+}
+
+/** The outline that is read to the same slides. */
+export function writeOutline(slides: readonly OutlineSlide[]): string {
+  return `${slides.map(slideText).join("\n\n---\n\n")}\n`;
+}
+
+function slideText({ words, pictures }: OutlineSlide): string {
+  const parts = words.map(([slot, text]) => slotText(slot, text));
+  return [...parts, ...pictures.map(({ alt, name }) => `![${alt}](${name})`)].join("\n\n");
+}
+
+function slotText(slot: string, text: string): string {
+  const lines = text.split("\n");
+  if (slot === "headline") return lines.map((line) => `# ${line}`).join("\n");
+  if (slot === "quote") return lines.map((line) => `> ${line}`).join("\n");
+  if (slot === "list" && lines.every((line) => POINT.test(line))) return text;
+  if (slot === "body" && isPlain(lines)) return text;
+  const [first = "", ...rest] = lines;
+  return [`${slot}: ${first}`, ...rest.map((line) => `  ${line}`)].join("\n");
+}
+
+/** Lines that are read as plain text when they stand alone. */
+const isPlain = (lines: readonly string[]): boolean =>
+  lines.every(
+    (line) =>
+      ![BREAK, HEADING, PICTURE, POINT, QUOTE, NAMED, /^\s{2,}/].some((mark) => mark.test(line)),
+  );
+
+/** The outline of a strip. What only runs through its slides is no part of it. */
+export function outlineOf(strip: Piece, { nameOf }: PictureNames): OutlineSlide[] {
+  return Array.from({ length: slideCount(strip) }, (_, index) => {
+    const message = index === 0 ? strip.message : strip.slides![index - 1]!.message;
+    const entries = Object.entries(message);
+    return {
+      words: entries.flatMap(([slot, filling]) =>
+        isText(filling) && filling.text.trim() ? [[slot, filling.text] as [string, string]] : [],
+      ),
+      pictures: entries.flatMap(([, filling]) =>
+        isPicture(filling) ? [{ name: nameOf(filling.picture), alt: filling.alt ?? "" }] : [],
+      ),
+    };
+  });
+}
+
+/**
+ * The strip with what an outline says: slides keep what was done to them by their place in it, more come and what is too many
+ * goes. A picture that nobody knows by its name is left out; `unknown` says which.
+ */
+export function withOutline(
+  strip: Piece,
+  outline: readonly OutlineSlide[],
+  names: PictureNames,
+): { piece: Piece; unknown: string[] } {
+  const unknown: string[] = [];
+  const wanted = outline.length > 0 ? outline : [{ words: [], pictures: [] }];
+  const taken = new Set((strip.slides ?? []).map(({ id }) => id));
+  const kept = (strip.slides ?? []).slice(0, wanted.length - 1);
+  const more = wanted.slice(1 + kept.length).map((): Slide => {
+    const id = freeId(`slide-${taken.size + 2}`, taken, "slide");
+    taken.add(id);
+    return { id, message: {}, arrangement: groundOf(strip), sizes: [] };
+  });
+  const started: Piece = { ...strip, slides: [...kept, ...more] };
+  const piece = wanted.reduce((done, slide, index) => {
+    const own = slideOf(done, index);
+    return withSlide(done, index, { ...own, message: messageOf(own, slide, names, unknown) });
+  }, started);
+  return { piece, unknown };
+}
+
+/** A slide begins on the strip's ground; what it says finds its places. */
+const groundOf = ({ arrangement }: Piece): Slide["arrangement"] =>
+  arrangement.filter(({ role }) => role === "backdrop");
+
+function messageOf(
+  { message }: Piece,
+  { words, pictures }: OutlineSlide,
+  { idOf }: PictureNames,
+  unknown: string[],
+): Piece["message"] {
+  const said = words.flatMap(([slot, text]): [string, Filling][] => {
+    const before = message[slot];
+    const filling = isText(before) ? { ...before, text } : { text };
+    return SlotName.safeParse(slot).success ? [[slot, filling]] : [];
+  });
+  const slots = Object.entries(message).flatMap(([slot, filling]) =>
+    isPicture(filling) && !slot.startsWith("across-") ? [slot] : [],
+  );
+  const shown = pictures.flatMap(({ name, alt }, at): [string, Filling][] => {
+    const id = idOf(name);
+    if (!id) {
+      unknown.push(name);
+      return [];
+    }
+    const slot = slots[at] ?? (at === 0 ? "picture" : `picture-${at + 1}`);
+    const before = message[slot];
+    const same = isPicture(before) && before.picture === id ? before : { picture: id };
+    return [[slot, alt ? { ...same, alt } : same]];
+  });
+  return Object.fromEntries([...said, ...shown]);
+}

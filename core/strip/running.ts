@@ -1,0 +1,105 @@
+import { box, intersect, right, bottom, type Box } from "../geometry";
+import {
+  composedFrame,
+  placementOf,
+  type Node,
+  type Piece,
+  type Running,
+  type RunningKind,
+} from "../piece";
+import { keptArea, shippedPlacement } from "../placements";
+
+/** Size of running words as a share of the frame's short side: 30 px at 1080. Common practice for captions on a phone. */
+const SIZE = 0.028;
+const LINE = 1.4;
+/** What a running item may take of the width. */
+const WIDTH = 0.5;
+
+/** What each is called, and where it usually stands. */
+export const RUNNING: Record<RunningKind, { name: string; usual: Omit<Running, "kind"> }> = {
+  handle: { name: "Handle", usual: usual("left", "bottom") },
+  site: { name: "Site", usual: usual("centre", "bottom", { first: false }) },
+  logo: { name: "Logo", usual: usual("left", "top", { first: false }) },
+  "page-mark": { name: "Page mark", usual: usual("right", "top", { first: false }) },
+  "swipe-cue": {
+    name: "Swipe cue",
+    usual: usual("right", "bottom", { last: false, text: "Swipe →" }),
+  },
+};
+
+function usual(
+  h: NonNullable<Running["pin"]["h"]>,
+  v: NonNullable<Running["pin"]["v"]>,
+  more: Partial<Running> = {},
+): Omit<Running, "kind"> {
+  return { pin: { h, v }, first: true, last: true, without: [], ...more };
+}
+
+/** Whether a slide has a running item; the first slide has none of those that begin on the second. */
+function standsOn(
+  { first, last, without }: Running,
+  index: number,
+  count: number,
+  id: string,
+): boolean {
+  if (without.includes(id) || (index === 0 && !first)) return false;
+  return index < count - 1 || last;
+}
+
+/** The running items of one slide, as nodes at their pins, with their words. */
+export function runningNodes(
+  strip: Piece,
+  index: number,
+): { nodes: Node[]; words: Piece["message"] } {
+  const { running = [], slides = [] } = strip;
+  const count = 1 + slides.length;
+  const id = slides[index - 1]?.id ?? "first";
+  const own = (slides[index - 1] ?? strip).arrangement;
+  const room = roomOf(strip);
+  const nodes: Node[] = [];
+  const words: [string, { text: string }][] = [];
+  for (const one of room ? running : []) {
+    const isThere = own.some(({ role, strip: of }) => role === one.kind && !of);
+    if (isThere || !standsOn(one, index, count, id)) continue;
+    const text = one.kind === "page-mark" ? `${index + 1}/${count}` : one.text;
+    const slot = `running-${one.kind}`;
+    nodes.push(nodeOf(one, room!, text === undefined ? undefined : slot));
+    if (text !== undefined) words.push([slot, { text }]);
+  }
+  return { nodes, words: Object.fromEntries(words) };
+}
+
+/** What every channel shows of the lead's frame, in lead pixels. */
+function roomOf(strip: Piece): { room: Box; short: number } | undefined {
+  const frame = composedFrame(strip);
+  if (!frame) return undefined;
+  const lead = placementOf(strip, strip.lead, shippedPlacement);
+  const kept = lead ? intersect(keptArea(lead, "headline"), keptArea(lead, "logo")) : frame;
+  return { room: kept, short: Math.min(frame.width, frame.height) };
+}
+
+function nodeOf(
+  { kind, pin }: Running,
+  { room, short }: { room: Box; short: number },
+  slot: string | undefined,
+): Node {
+  const size = SIZE * short;
+  const [width, height] = [WIDTH * room.width, LINE * size];
+  const x = { left: room.x, centre: room.x + (room.width - width) / 2, right: right(room) - width };
+  const y = {
+    top: room.y,
+    middle: room.y + (room.height - height) / 2,
+    bottom: bottom(room) - height,
+  };
+  return {
+    id: `running-${kind}`,
+    kind: kind === "logo" ? "picture" : "text",
+    role: kind,
+    ...(slot ? { slot } : {}),
+    box: box(x[pin.h ?? "left"], y[pin.v ?? "bottom"], width, height),
+    pin,
+    keep: "always",
+    strip: "running",
+    style: kind === "logo" ? {} : { size, align: pin.h ?? "left", colour: "support", type: "text" },
+  };
+}

@@ -1,0 +1,29 @@
+import { isPicture, isText, type Piece } from "../piece";
+import type { Placement } from "../placements";
+import { isStrip, slideCount } from "./slide";
+
+/** Whether a slide says or shows anything of its own. */
+function saysSomething(strip: Piece, index: number): boolean {
+  const message = index === 0 ? strip.message : strip.slides![index - 1]!.message;
+  return Object.values(message).some(
+    (filling) => isPicture(filling) || (isText(filling) && filling.text.trim() !== ""),
+  );
+}
+
+/** Placements that show a strip slide by slide; a story is shown as a row of them. */
+const takesSlides = ({ slides, use }: Placement): boolean =>
+  slides !== undefined || use === "story";
+
+/**
+ * The slides of a piece that go to a placement, in order: all that say something where it shows a row of them, else the
+ * first. A piece that is no strip is its own and only one.
+ */
+export function slidesFor(piece: Piece, placement: Placement): number[] {
+  if (!isStrip(piece) || !takesSlides(placement)) return [0];
+  const all = Array.from({ length: slideCount(piece) }, (_, index) => index);
+  return all.filter((index) => index === 0 || saysSomething(piece, index));
+}
+
+/** How a slide is called in a file's name, with zeros so that names sort in their order; empty where there is only one. */
+export const slideName = (index: number, count: number): string =>
+  count > 1 ? String(index + 1).padStart(Math.max(2, String(count).length), "0") : "";

@@ -1,0 +1,138 @@
+import { box } from "../geometry";
+import { composedFrame, type Across, type Node, type Piece, type Size, type Slide } from "../piece";
+import { runningNodes } from "./running";
+
+/** The first slide is the piece itself; the others are kept in it. */
+export const slideCount = ({ slides = [] }: Piece): number => 1 + slides.length;
+
+export const isStrip = ({ slides, kind }: Piece): boolean =>
+  kind === "carousel" || (slides ?? []).length > 0;
+
+/** What a slide is known by; the first one has no id of its own. */
+export const FIRST_SLIDE = "first";
+export const slideIds = ({ slides = [] }: Piece): string[] => [
+  FIRST_SLIDE,
+  ...slides.map(({ id }) => id),
+];
+
+/**
+ * One slide as a piece of its own, which is laid out, checked and worked on as any other: with its own message and
+ * arrangement, what runs through all slides and its part of what runs across folds.
+ */
+export function slideOf(strip: Piece, index: number): Piece {
+  if (!isStrip(strip)) return strip;
+  const { slides = [], running: _running, across = [], ...piece } = strip;
+  const slide = slides[index - 1];
+  const own: Piece = slide ? { ...piece, ...partsOf(strip, slide) } : piece;
+  const parts = across.map((one) => partAcross(strip, one, index));
+  const { nodes, words } = runningNodes(strip, index);
+  const under = parts.flatMap(({ node }) => node ?? []);
+  const grounds = own.arrangement.filter(({ role }) => role === "backdrop");
+  const rest = own.arrangement.filter(({ role }) => role !== "backdrop");
+  const hasLogo = nodes.some(({ role }) => role === "logo");
+  // Only the first slide has the logo by itself.
+  const without =
+    index > 0 && !hasLogo
+      ? { without: [...new Set([...(own.without ?? []), "logo" as const])] }
+      : {};
+  const pictures = parts.flatMap(({ filling }) => (filling ? [filling] : []));
+  return {
+    ...own,
+    ...without,
+    message: { ...own.message, ...words, ...Object.fromEntries(pictures) },
+    arrangement: [...grounds, ...under, ...rest, ...nodes],
+  };
+}
+
+function partsOf(
+  { sizes }: Piece,
+  slide: Slide,
+): Partial<Piece> & Pick<Piece, "message" | "arrangement" | "sizes"> {
+  const { message, arrangement, spread, shown } = slide;
+  return {
+    message,
+    arrangement,
+    sizes: sizes.map(({ placement, own }): Size => {
+      const mine = slide.sizes.find((one) => one.placement === placement);
+      return { placement, changes: {}, ...mine, ...(own ? { own } : {}) };
+    }),
+    ...(spread ? { spread } : {}),
+    shown,
+  };
+}
+
+interface Part {
+  node?: Node;
+  filling?: [slot: string, filling: Piece["message"][string]];
+}
+
+/** What one slide sees of something that runs across folds: all of it, moved by so many slides. */
+function partAcross(
+  strip: Piece,
+  { id, kind, picture, alt, at, style }: Across,
+  index: number,
+): Part {
+  const frame = composedFrame(strip);
+  if (!frame || at.x + at.width <= index || at.x >= index + 1) return {};
+  const slot = `across-${id}`;
+  const node: Node = {
+    id: slot,
+    kind,
+    role: kind === "picture" ? "photo" : "ornament",
+    box: box(
+      (at.x - index) * frame.width,
+      at.y * frame.height,
+      at.width * frame.width,
+      at.height * frame.height,
+    ),
+    style,
+    strip: "across",
+    ...(picture ? { slot } : {}),
+  };
+  return picture ? { node, filling: [slot, { picture, ...(alt ? { alt } : {}) }] } : { node };
+}
+
+const isOfStrip = ({ strip }: Node): boolean => strip !== undefined;
+
+/** The strip with one slide as it has become; what all slides share is changed for all. */
+export function withSlide(strip: Piece, index: number, to: Piece): Piece {
+  if (!isStrip(strip)) return to;
+  const gone = new Set(to.arrangement.filter(isOfStrip).flatMap(({ slot }) => slot ?? []));
+  const message = Object.fromEntries(
+    Object.entries(to.message).filter(([slot]) => !gone.has(slot)),
+  ) as Piece["message"];
+  const arrangement = to.arrangement.filter((node) => !isOfStrip(node));
+  const { slides = [], running, across } = strip;
+  const shared = { ...(running ? { running } : {}), ...(across ? { across } : {}) };
+  const slide = slides[index - 1];
+  if (!slide)
+    return { ...to, message, arrangement, ...(strip.slides ? { slides } : {}), ...shared };
+  const sizes = to.sizes.map(({ own: _own, ...size }) => size);
+  const { spread: _spread, shown: _shown, ...rest } = slide;
+  const next: Slide = {
+    ...rest,
+    message,
+    arrangement,
+    sizes: sizes.filter(
+      ({ layout, changes }) => layout !== undefined || Object.keys(changes).length > 0,
+    ),
+    ...(slide.spread || to.spread !== strip.spread ? { spread: to.spread } : {}),
+    ...(to.shown ? { shown: to.shown } : {}),
+  };
+  const before = new Map(strip.sizes.map((size) => [size.placement, size]));
+  const { shown, without: _without, ...common } = to;
+  return {
+    ...common,
+    ...(strip.without ? { without: strip.without } : {}),
+    ...(strip.shown ? { shown: strip.shown } : {}),
+    message: strip.message,
+    arrangement: strip.arrangement,
+    spread: strip.spread,
+    sizes: to.sizes.map(
+      ({ placement, own }) =>
+        before.get(placement) ?? { placement, changes: {}, ...(own ? { own } : {}) },
+    ),
+    slides: slides.with(index - 1, next),
+    ...shared,
+  };
+}

@@ -1,0 +1,224 @@
+import { expect } from "chai";
+import fc from "fast-check";
+import { demoPieces, demoSources } from "../../tests/support/demo";
+import { applyEdit, editTo, invertEdit } from "../edit";
+import { makeScene } from "../engine";
+import { bottom, overlaps, right } from "../geometry";
+import { messagePictures, Piece, type Running } from "../piece";
+import { placementById } from "../placements";
+import {
+  isStrip,
+  outlineOf,
+  readOutline,
+  RUNNING,
+  slideCount,
+  slideOf,
+  withNewSlide,
+  withOutline,
+  withoutSlide,
+  withSlide,
+  withSlideMoved,
+  writeOutline,
+  type PictureNames,
+} from "./index";
+
+const { piece: post, brand } = demoPieces().find(
+  ({ piece }) => piece.id === "opening-announcement",
+)!;
+const file = messagePictures(post.message)[0]!;
+const names: PictureNames = {
+  nameOf: (id) => (id === file ? "harbour-boats" : id),
+  idOf: (name) => (name === "harbour-boats" ? file : undefined),
+};
+
+const OUTLINE = `# Boats at rest
+date: 14 March to 30 August
+
+![A boat aground](harbour-boats)
+
+---
+
+# Why they rest
+
+Low water twice a day.
+Nobody hurries.
+
+So the photographer had time.
+
+# What to look for
+
+- The mast
+- The ropes
+- A dog, in one of them
+
+# In their words
+
+> We waited for the tide
+> as one waits for a guest.
+
+author: A skipper, 1891
+`;
+
+const running: Running[] = (["handle", "page-mark", "swipe-cue"] as const).map((kind) => ({
+  kind,
+  ...RUNNING[kind].usual,
+}));
+const strip = (): Piece => {
+  const carousel: Piece = { ...post, kind: "carousel", running };
+  return withOutline(carousel, readOutline(OUTLINE), names).piece;
+};
+
+describe("an outline", () => {
+  it("is read to slides: a heading or a line begins one", () => {
+    const slides = readOutline(OUTLINE);
+    expect(slides.map(({ words }) => Object.fromEntries(words))).to.deep.equal([
+      { headline: "Boats at rest", date: "14 March to 30 August" },
+      {
+        headline: "Why they rest",
+        body: "Low water twice a day.\nNobody hurries.\n\nSo the photographer had time.".replaceAll(
+          "\\\n",
+          "\n",
+        ),
+      },
+      {
+        headline: "What to look for",
+        list: "- The mast\n- The ropes\n- A dog, in one of them".replaceAll("\\\n", "\n"),
+      },
+      {
+        headline: "In their words",
+        quote: "We waited for the tide\nas one waits for a guest.".replaceAll("\\\n", "\n"),
+        author: "A skipper, 1891",
+      },
+    ]);
+    expect(slides[0]!.pictures).to.deep.equal([{ alt: "A boat aground", name: "harbour-boats" }]);
+    expect(readOutline("")).to.deep.equal([]);
+    expect(readOutline("Only words\n\n---\n\n\nand more").length).to.equal(2);
+  });
+
+  it("comes back as it was from what is written of it, whatever the words are", () => {
+    const line = fc
+      .string({ minLength: 1, maxLength: 30 })
+      .map((text) => text.replace(/[\\r\n]/g, " ").trim())
+      .filter(
+        (text) => text.length > 0 && text === text.trimEnd() && !/[\\u2028\\u2029]/.test(text),
+      );
+    const slot = fc.constantFrom("headline", "date", "place", "call-to-action", "support");
+    const slide = fc
+      .uniqueArray(fc.tuple(slot, line), { minLength: 1, maxLength: 4, selector: ([one]) => one })
+      .map((words) => ({ words: words as [string, string][], pictures: [] }))
+      // A heading begins a slide, so it is written first.
+      .map(({ words, pictures }) => ({
+        words: words.sort(([a], [b]) => Number(b === "headline") - Number(a === "headline")),
+        pictures,
+      }));
+    fc.assert(
+      fc.property(fc.array(slide, { minLength: 1, maxLength: 6 }), (slides) => {
+        expect(readOutline(writeOutline(slides))).to.deep.equal(slides);
+      }),
+    );
+    const read = readOutline(OUTLINE);
+    expect(readOutline(writeOutline(read))).to.deep.equal(read);
+  });
+
+  it("becomes a strip and is the same again, and says which pictures it does not know", () => {
+    const made = strip();
+    expect(Piece.safeParse(JSON.parse(JSON.stringify(made))).success).to.equal(true);
+    expect(slideCount(made)).to.equal(4);
+    expect(outlineOf(made, names)).to.deep.equal(readOutline(OUTLINE));
+    const { unknown } = withOutline(made, readOutline("# One\n\n![x](no-such)"), names);
+    expect(unknown).to.deep.equal(["no-such"]);
+  });
+
+  it("keeps what was done to a slide when its words change, and takes away what is too many", () => {
+    const made = strip();
+    const id = made.slides![0]!.id;
+    const styled = withSlide(made, 1, { ...slideOf(made, 1), spread: { backdrop: "paper" } });
+    const shorter = withOutline(styled, readOutline("# One\n\n# Two, otherwise"), names).piece;
+    expect(slideCount(shorter)).to.equal(2);
+    expect(shorter.slides![0]).to.deep.include({ id, spread: { backdrop: "paper" } });
+    expect(slideOf(shorter, 1).message.headline).to.deep.equal({ text: "Two, otherwise" });
+  });
+});
+
+describe("slides", () => {
+  it("are worked on as pieces, and nothing of the others changes", () => {
+    const made = strip();
+    expect(isStrip(post)).to.equal(false);
+    for (let index = 0; index < 4; index++) {
+      const own = slideOf(made, index);
+      expect(withSlide(made, index, own)).to.deep.equal(made);
+      const message = { ...own.message, headline: { text: "Otherwise" } };
+      const after = withSlide(made, index, { ...own, message, title: "New name" });
+      expect(after.title).to.equal("New name");
+      for (let other = 0; other < 4; other++) {
+        const said = slideOf(after, other).message.headline;
+        const was = slideOf(made, other).message.headline;
+        expect(said).to.deep.equal(other === index ? { text: "Otherwise" } : was);
+      }
+      const edit = editTo(made, after)!;
+      expect(applyEdit(made, edit)).to.deep.equal(after);
+      expect(applyEdit(after, invertEdit(edit))).to.deep.equal(made);
+    }
+  });
+
+  it("are added, copied, put in another order and taken out, and all undone", () => {
+    const made = strip();
+    const heads = (of: Piece) =>
+      Array.from({ length: slideCount(of) }, (_, at) => {
+        const filling = slideOf(of, at).message.headline;
+        return filling && "text" in filling ? filling.text : "";
+      });
+    const [a, b, c, d] = heads(made) as [string, string, string, string];
+    const steps: [Piece, string[]][] = [
+      [withNewSlide(made, 2, false), [a, b, c, "", d]],
+      [withNewSlide(made, 1, true), [a, b, b, c, d]],
+      [withNewSlide(made, 0, true), [a, a, b, c, d]],
+      [withSlideMoved(made, 3, 1), [a, d, b, c]],
+      [withSlideMoved(made, 0, 2), [b, c, a, d]],
+      [withSlideMoved(made, 2, 0), [c, a, b, d]],
+      [withoutSlide(made, 0), [b, c, d]],
+      [withoutSlide(made, 2), [a, b, d]],
+    ];
+    for (const [after, wanted] of steps) {
+      expect(heads(after)).to.deep.equal(wanted);
+      expect(Piece.safeParse(JSON.parse(JSON.stringify(after))).success).to.equal(true);
+      const edit = editTo(made, after)!;
+      expect(applyEdit(after, invertEdit(edit))).to.deep.equal(made);
+    }
+    expect(withoutSlide({ ...post, slides: [] }, 0)).to.deep.equal({ ...post, slides: [] });
+  });
+
+  it("have what runs through them at the same spot to the pixel, and every word beside it", async () => {
+    const sources = await demoSources();
+    const made = strip();
+    for (const id of ["photo-feed-tall", "photo-feed-square", "story"]) {
+      const spots = new Map<string, Set<string>>();
+      for (let index = 0; index < 4; index++) {
+        const own = slideOf(made, index);
+        const { layout } = makeScene(own, brand, placementById(id), sources);
+        const words = Object.keys(own.message).filter((slot) => "text" in own.message[slot]!);
+        const shown = layout.placed.flatMap(({ node }) => node.slot ?? []);
+        expect(shown, `${id} ${index}`).to.include.members(words);
+        const runs = layout.placed.filter(({ node }) => node.strip === "running");
+        const others = layout.placed.filter(({ node, text }) => text && !node.strip);
+        for (const { node, box: at } of runs) {
+          const edge = node.pin?.h === "right" ? right(at) : at.x;
+          const line = node.pin?.v === "top" ? at.y : bottom(at);
+          const known = spots.get(node.id) ?? new Set();
+          spots.set(node.id, known.add(`${edge.toFixed(3)} ${line.toFixed(3)}`));
+          for (const other of others)
+            expect(overlaps(at, other.box), `${id} ${index}`).to.equal(false);
+        }
+        const kinds = runs.map(({ node }) => node.role).sort();
+        expect(kinds, `${id} ${index}`).to.deep.equal(
+          index === 0
+            ? ["handle", "swipe-cue"]
+            : index === 3
+              ? ["handle", "page-mark"]
+              : ["handle", "page-mark", "swipe-cue"],
+        );
+      }
+      for (const [kind, found] of spots) expect([...found], `${id} ${kind}`).to.have.lengthOf(1);
+    }
+  });
+});
