@@ -1,11 +1,15 @@
 import { isPicture, isText, type Piece } from "../piece";
+import { isStripSlot } from "../strip";
 import { plainText } from "../text";
 
 /** What the graphic says and shows, for those who cannot see it: its words in order, then its pictures. */
 export function altText(piece: Piece): string {
   // What has no place in the arrangement is shown all the same.
   const arranged = piece.arrangement.flatMap((node) => node.slot ?? []);
-  const slots = [...new Set([...arranged, ...Object.keys(piece.message)])];
+  // What runs through all slides is not said on each.
+  const slots = [...new Set([...arranged, ...Object.keys(piece.message)])].filter(
+    (slot) => !isStripSlot(slot),
+  );
   const fillings = slots.map((slot) => piece.message[slot]);
   const words = fillings.flatMap((f) =>
     isText(f) && f.text.trim() ? [plainText(f.text.trim())] : [],

@@ -8,6 +8,7 @@ const keysOf = <T extends object>(shape: T) =>
 /** What a piece is as a whole. Its id, its origin and how it was last seen are not edited. */
 export const PIECE_FIELDS = [
   "title",
+  "kind",
   "brand",
   "spread",
   "lead",

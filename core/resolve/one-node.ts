@@ -20,7 +20,7 @@ const BOLD = 700;
 const BLACK = 900;
 
 const SLIDE_HEADLINE = 80 / 1080;
-const SLIDE_TEXT = 30 / 1080;
+const SLIDE_TEXT = 36 / 1080;
 
 /** For codes in brands without a dark colour. */
 const BLACK_INK: Hex = "#000000";
@@ -133,9 +133,13 @@ export class OneNode {
 
   /** Slides are read on a phone, one after another: their words are never small. Common practice, at 1080 pixels across. */
   private get least(): { least?: number } {
-    const { style, role } = this.node;
+    const { style, role, strip } = this.node;
     const frame = this.piece.kind === "carousel" ? composedFrame(this.piece) : undefined;
-    const share = RULING_SLOTS.includes(role) ? SLIDE_HEADLINE : SLIDE_TEXT;
+    const share = RULING_SLOTS.includes(role)
+      ? SLIDE_HEADLINE
+      : strip === "running"
+        ? 0
+        : SLIDE_TEXT;
     const least = style.least ?? (frame && share * Math.min(frame.width, frame.height));
     return least === undefined ? {} : { least };
   }

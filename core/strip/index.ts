@@ -10,4 +10,12 @@ export {
 } from "./outline";
 export { RUNNING } from "./running";
 export { slideName, slidesFor } from "./shown";
-export { FIRST_SLIDE, isStrip, slideCount, slideIds, slideOf, withSlide } from "./slide";
+export {
+  FIRST_SLIDE,
+  isStrip,
+  isStripSlot,
+  slideCount,
+  slideIds,
+  slideOf,
+  withSlide,
+} from "./slide";

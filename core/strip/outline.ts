@@ -21,13 +21,13 @@ const HEADING = /^#{1,6}\s+(.*)$/;
 const PICTURE = /^!\[([^\]]*)\]\((.+)\)\s*$/;
 const POINT = /^\s*(?:[-*+]|\d+[.)])\s+/;
 const QUOTE = /^>\s?/;
-/** Words of another slot: `date: 14 March`. The slots that an outline writes otherwise are not written so. */
+/** Words of another slot: `date: 14 March`, which may stand before the heading. The slots that an outline writes otherwise are not written so. */
 const NAMED = /^([a-z][a-z0-9-]{0,39}):\s+(.*)$/;
 
 const isGap = (line: string): boolean => line.trim() === "";
 
 /**
- * Reads an outline: a heading begins a slide, as does `---`; beneath it stand text, points (`- `), quotations (`> `), pictures
+ * Reads an outline: a heading begins a slide, as does `---`, which always stands between those that are written here; beneath it stand text, points (`- `), quotations (`> `), pictures
  * (`![what it shows](name)`) and words of other slots (`date: 14 March`). Nothing is left out and nothing is added.
  */
 export function readOutline(text: string): OutlineSlide[] {
@@ -41,7 +41,7 @@ export function readOutline(text: string): OutlineSlide[] {
   for (const line of text.replace(/\r\n?/g, "\n").split("\n")) {
     const heading = HEADING.exec(line);
     if (BREAK.test(line)) open = undefined;
-    else if (heading && (!open || open.hasSomething)) begin().heading(heading[1]!);
+    else if (heading && (!open || open.isBegun)) begin().heading(heading[1]!);
     else if (heading) open!.heading(heading[1]!);
     else if (open) open.line(line);
     else if (!isGap(line)) begin().line(line);
@@ -55,9 +55,13 @@ class SlideReader {
   /** The slot that the next line goes on with, until there is a gap. */
   private goesOn: string | undefined;
   private gap = false;
+  /** Text, points or a quotation. */
+  private hasPlain = false;
 
-  get hasSomething(): boolean {
-    return this.slide.words.length + this.slide.pictures.length > 0;
+  /** Words of named slots may stand before the heading, as a kicker does. */
+  get isBegun(): boolean {
+    const { words, pictures } = this.slide;
+    return this.hasPlain || pictures.length > 0 || words.some(([slot]) => slot === "headline");
   }
 
   heading(text: string): void {
@@ -72,14 +76,19 @@ class SlideReader {
     const picture = PICTURE.exec(line);
     const named = NAMED.exec(line);
     if (picture) this.slide.pictures.push({ alt: picture[1]!, name: picture[2]!.trim() });
-    else if (POINT.test(line)) this.put("list", line.trimEnd(), "\n");
-    else if (QUOTE.test(line)) this.put("quote", line.replace(QUOTE, "").trimEnd(), "\n");
+    else if (POINT.test(line)) this.plain("list", line.trimEnd(), "\n");
+    else if (QUOTE.test(line)) this.plain("quote", line.replace(QUOTE, "").trimEnd(), "\n");
     else if (named && named[1] !== "list") this.put(named[1]!, named[2]!.trimEnd(), "\n");
     // A line that is set in goes on with the words before it.
     else if (/^\s{2,}/.test(line) && this.goesOn && !this.gap)
       this.put(this.goesOn, line.trim(), "\n");
-    else this.put("body", line.trimEnd(), this.gap ? "\n\n" : "\n");
+    else this.plain("body", line.trimEnd(), this.gap ? "\n\n" : "\n");
     this.gap = false;
+  }
+
+  private plain(slot: string, text: string, between: string): void {
+    this.hasPlain = true;
+    this.put(slot, text, between);
   }
 
   private put(slot: string, text: string, between: string): void {

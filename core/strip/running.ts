@@ -100,6 +100,7 @@ function nodeOf(
     pin,
     keep: "always",
     strip: "running",
+    locked: true,
     style: kind === "logo" ? {} : { size, align: pin.h ?? "left", colour: "support", type: "text" },
   };
 }

@@ -87,10 +87,15 @@ function partAcross(
     ),
     style,
     strip: "across",
+    // It is moved on the strip, not on one slide.
+    locked: true,
     ...(picture ? { slot } : {}),
   };
   return picture ? { node, filling: [slot, { picture, ...(alt ? { alt } : {}) }] } : { node };
 }
+
+/** Slots that only a strip has: what runs through its slides, and across its folds. */
+export const isStripSlot = (slot: string): boolean => /^(?:running|across)-/.test(slot);
 
 const isOfStrip = ({ strip }: Node): boolean => strip !== undefined;
 

@@ -11,6 +11,7 @@ const NAMES: Record<EditName, string> = {
 
 const FIELDS: Partial<Record<string, string>> = {
   title: "name of the piece",
+  kind: "kind of piece",
   brand: NAMES.brand,
   spread: "other colours",
   lead: NAMES.lead,

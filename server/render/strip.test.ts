@@ -40,34 +40,32 @@ describe("what runs across the folds of a strip", () => {
   it("meets at every fold, bit for bit with the same picture painted whole, at any scale", async () => {
     const studio = new Studio(demoFiles);
     const [strip, brand] = [panorama(), demoBrand("quillmere")];
-    for (const id of ["photo-feed-tall", "photo-feed-square"])
-      for (const scale of [1, 2, 1.851851]) {
-        const placement = placementById(id);
-        const scenes: Scene[] = [];
-        for (let index = 0; index < SLIDES; index++)
-          scenes.push((await studio.make(slideOf(strip, index), brand, placement)).scene);
-        const [first] = scenes as [Scene];
-        const item = scenePictures(first).find(({ node }) => node === "across-boats")!;
-        const whole: Scene = { ...first, width: SLIDES * first.width, items: [item] };
-        const all = await studio.paint(whole, scale);
-        const wide = all.width * all.channels;
-        // The last row of the picture may be covered in part.
-        const rows = Math.floor(HEIGHT * all.height) - 1;
-        for (const [index, scene] of scenes.entries()) {
-          const own = await studio.paint(scene, scale);
-          expect(own.width * SLIDES).to.equal(all.width);
-          for (let row = 0; row < rows; row += 7)
-            for (let x = 0; x < own.width; x++)
-              for (let channel = 0; channel < 3; channel++) {
-                const a = own.data[row * own.width * own.channels + x * own.channels + channel];
-                const b = all.data[row * wide + (index * own.width + x) * all.channels + channel];
-                if (a !== b)
-                  expect.fail(
-                    `${id} × ${scale}: slide ${index + 1} at ${x}, ${row}: ${a}, not ${b}`,
-                  );
-              }
-        }
+    const id = "photo-feed-tall";
+    const placement = placementById(id);
+    for (const scale of [1, 2, 1.851851]) {
+      const scenes: Scene[] = [];
+      for (let index = 0; index < SLIDES; index++)
+        scenes.push((await studio.make(slideOf(strip, index), brand, placement)).scene);
+      const [first] = scenes as [Scene];
+      const item = scenePictures(first).find(({ node }) => node === "across-boats")!;
+      const whole: Scene = { ...first, width: SLIDES * first.width, items: [item] };
+      const all = await studio.paint(whole, scale);
+      const wide = all.width * all.channels;
+      // The last row of the picture may be covered in part.
+      const rows = Math.floor(HEIGHT * all.height) - 1;
+      for (const [index, scene] of scenes.entries()) {
+        const own = await studio.paint(scene, scale);
+        expect(own.width * SLIDES).to.equal(all.width);
+        for (let row = 0; row < rows; row += 7)
+          for (let x = 0; x < own.width; x++)
+            for (let channel = 0; channel < 3; channel++) {
+              const a = own.data[row * own.width * own.channels + x * own.channels + channel];
+              const b = all.data[row * wide + (index * own.width + x) * all.channels + channel];
+              if (a !== b)
+                expect.fail(`${id} × ${scale}: slide ${index + 1} at ${x}, ${row}: ${a}, not ${b}`);
+            }
       }
+    }
   });
 
   it("leaves the words their room, on every slide", async () => {

@@ -23,6 +23,8 @@ import type { Routes } from "./typed";
 import { Id, problems } from "./params";
 
 const OfSize = z.object({ placement: z.string().min(1) });
+/** Of a strip: which slide, the first is 0. */
+const OfSlide = OfSize.extend({ slide: z.coerce.number().int().min(0).default(0) });
 
 export function addPieceRoutes(
   routes: Routes,
@@ -162,11 +164,11 @@ export function addPieceRoutes(
       schema: {
         summary: "The best layouts of one size, to pick from",
         params: Id,
-        querystring: OfSize,
+        querystring: OfSlide,
         ...ok(LayoutChoices),
       },
     },
-    ({ params, query }) => refits.layouts(params.id, query.placement),
+    ({ params, query }) => refits.layouts(params.id, query.placement, query.slide),
   );
   routes.get(
     "/api/pieces/:id/sheet",

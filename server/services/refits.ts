@@ -1,5 +1,6 @@
 import type { LayoutChoices } from "../../core/api";
 import { knownPlacement, type Piece } from "../../core/piece";
+import { slideCount, slideOf, withSlide } from "../../core/strip";
 import type { RefitTask } from "../render/task";
 import type { Library } from "./library";
 import type { Pieces } from "./pieces";
@@ -16,13 +17,24 @@ export class Refits {
   ) {}
 
   /** The best layouts of one size, the best first. Throws `placement-unknown`. */
-  async layouts(id: string, placement: string): Promise<LayoutChoices> {
-    return { layouts: await this.context.pool.layouts(await this.task(id, placement)) };
+  async layouts(id: string, placement: string, slide: number): Promise<LayoutChoices> {
+    const task = await this.task(id, placement);
+    const piece = slideOf(task.piece, slide);
+    return { layouts: await this.context.pool.layouts({ ...task, piece }) };
   }
 
-  /** The piece as it would be with another lead size. Throws `placement-unknown`. */
+  /** The piece as it would be with another lead size, with all its slides. Throws `placement-unknown`. */
   async withLead(id: string, placement: string): Promise<Piece> {
-    return this.context.pool.withLead(await this.task(id, placement));
+    const { pool } = this.context;
+    const task = await this.task(id, placement);
+    const { piece } = task;
+    const slides = Array.from({ length: slideCount(piece) }, (_, index) =>
+      pool.withLead({ ...task, piece: slideOf(piece, index) }),
+    );
+    return (await Promise.all(slides)).reduce(
+      (strip, slide, index) => withSlide(strip, index, slide),
+      piece,
+    );
   }
 
   /** All sizes of a piece on one page, and a name for the file. */

@@ -116,8 +116,11 @@ export const api = {
   removePlacement: (id: string) => ask(PlacementList, "DELETE", `/api/placements/${id}`),
   importPlacements: (catalogue: unknown) =>
     post(PlacementImport, "/api/placements/import", catalogue),
-  layouts: (piece: string, placement: string) =>
-    get(LayoutChoices, `/api/pieces/${piece}/layouts?placement=${encodeURIComponent(placement)}`),
+  layouts: (piece: string, placement: string, slide: number) =>
+    get(
+      LayoutChoices,
+      `/api/pieces/${piece}/layouts?placement=${encodeURIComponent(placement)}&slide=${slide}`,
+    ),
   withLead: (piece: string, placement: string) =>
     get(Piece, `/api/pieces/${piece}/with-lead?placement=${encodeURIComponent(placement)}`),
   pictures: () => get(PictureList, "/api/pictures"),

@@ -16,6 +16,7 @@ import HandPanel from "./hand/HandPanel.vue";
 import LayoutPicker from "./sizes/LayoutPicker.vue";
 import LeadChange from "./sizes/LeadChange.vue";
 import PicturePanel from "./sizes/PicturePanel.vue";
+import RunningPanel from "./slides/RunningPanel.vue";
 
 /** What was found about the selected size, and the few facts that fit it. */
 const props = defineProps<{ step: Step }>();
@@ -96,6 +97,7 @@ const showsSize = computed(() => !["batch", "deliver", "look"].includes(props.st
         <NButton v-if="changed" @click="giveBack"> Follow the lead again </NButton>
       </section>
       <PicturePanel :placement="placement" />
+      <RunningPanel v-if="step === 'message'" />
       <LayoutPicker v-model:shown="picking" :placement="placement" />
       <LeadChange v-model:shown="leading" :placement="placement" />
     </template>

@@ -15,6 +15,7 @@ import BatchStep from "./batch/BatchStep.vue";
 import DeliverStep from "./deliver/DeliverStep.vue";
 import LookStep from "./look/LookStep.vue";
 import PreflightStep from "./preflight/PreflightStep.vue";
+import SlideStrip from "./slides/SlideStrip.vue";
 import SizesStep from "./sizes/SizesStep.vue";
 import { useBench } from "./bench";
 import { useLibrary } from "../common/library";
@@ -76,6 +77,8 @@ watch(
   () => (drawer.value = undefined),
 );
 
+/** Batch and delivery are about the whole strip. */
+const showsSlides = computed(() => props.step !== "batch" && props.step !== "deliver");
 const views = {
   message: MessageStep,
   look: LookStep,
@@ -108,6 +111,7 @@ const failed = computed(() => open.failure || (library.state === "failed" ? libr
       />
       <main class="centre">
         <UnsavedBanner />
+        <SlideStrip v-if="showsSlides" />
         <component :is="view" :step="step" />
       </main>
       <LedgerPanel

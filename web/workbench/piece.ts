@@ -1,7 +1,15 @@
 import { defineStore } from "pinia";
-import { computed, shallowRef } from "vue";
-import { editTo, setting, type Address, type Edit, type EditName } from "../../core/edit";
+import { computed, ref, shallowRef } from "vue";
+import {
+  applyEdit,
+  editTo,
+  setting,
+  type Address,
+  type Edit,
+  type EditName,
+} from "../../core/edit";
 import type { LayoutId, Piece } from "../../core/piece";
+import { isStrip, slideCount, slideOf, withSlide } from "../../core/strip";
 import { api } from "../api/client";
 import { NOTHING_OPEN, type PieceServer, type SessionState } from "../session/context";
 import { Session } from "../session/session";
@@ -41,7 +49,17 @@ export const usePiece = defineStore("piece", () => {
   /** Sessions that were left and still send what was typed in them. */
   const leaving = new Map<string, Promise<void>>();
 
-  const piece = computed(() => state.value.piece);
+  /** The document; of a strip, with all its slides. */
+  const whole = computed(() => state.value.piece);
+  const wanted = ref(0);
+  /** Which slide is worked on; 0 for the first, and for a piece that is no strip. */
+  const slide = computed({
+    get: () => Math.min(wanted.value, whole.value ? slideCount(whole.value) - 1 : 0),
+    set: (index) => (wanted.value = index),
+  });
+  const ofSlide = (of: Piece | undefined): Piece | undefined => of && slideOf(of, slide.value);
+  /** What is worked on: the piece, or one slide of the strip, which is a piece as well. */
+  const piece = computed(() => ofSlide(whole.value));
   const placementOfSize = (id: string) => piece.value && library.placementOf(piece.value, id);
   /** Where the piece goes, by channel, in the order of the wall. */
   const groups = computed(() => {
@@ -67,7 +85,8 @@ export const usePiece = defineStore("piece", () => {
       now: Date.now,
       newGesture: () => crypto.randomUUID(),
       queue,
-      shown: () => shown.value,
+      // How the first slide is laid out is kept; the others are laid out as they come.
+      shown: () => (slide.value === 0 ? shown.value : whole.value?.shown),
       tell: toasts.tell,
       show: (now) => {
         if (session === own) state.value = now;
@@ -79,6 +98,7 @@ export const usePiece = defineStore("piece", () => {
 
   function close(): void {
     opening++;
+    wanted.value = 0;
     const left = session;
     session = undefined;
     state.value = NOTHING_OPEN;
@@ -99,7 +119,10 @@ export const usePiece = defineStore("piece", () => {
   /** Puts one thing of the piece otherwise. */
   function set(at: Address, to: unknown): void {
     try {
-      if (piece.value) change(setting(piece.value, at, to));
+      if (!piece.value || !whole.value) return;
+      const edit = setting(piece.value, at, to);
+      if (isStrip(whole.value)) become(applyEdit(piece.value, edit));
+      else change(edit);
     } catch (error) {
       toasts.fail(error);
     }
@@ -107,12 +130,19 @@ export const usePiece = defineStore("piece", () => {
 
   /** Makes of the piece what it is given, in one step. */
   function become(to: Piece, name?: EditName): void {
-    if (piece.value) change(editTo(piece.value, to, name));
+    if (whole.value) becomeWhole(withSlide(whole.value, slide.value, to), name);
+  }
+
+  /** Makes of the whole strip what it is given. */
+  function becomeWhole(to: Piece, name?: EditName): void {
+    if (whole.value) change(editTo(whole.value, to, name));
   }
 
   const nothing = Promise.resolve();
 
   return {
+    whole,
+    slide,
     piece,
     groups,
     placements,
@@ -124,12 +154,13 @@ export const usePiece = defineStore("piece", () => {
     waitsFor: computed(() => state.value.waitsFor),
     stuck: computed(() => state.value.stuck),
     failure: computed(() => state.value.failure),
-    before: computed(() => state.value.before),
+    before: computed(() => ofSlide(state.value.before)),
     shown,
     open,
     close,
     set,
     become,
+    becomeWhole,
     save: () => session?.save() ?? nothing,
     keepMine: () => session?.keepMine() ?? nothing,
     takeTheirs: () => session?.takeTheirs() ?? nothing,

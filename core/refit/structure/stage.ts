@@ -210,6 +210,8 @@ export class Stage {
 
   /** Where words stand that fill the frame alone: in a strip they need more air than its thin margin gives. */
   get field(): Box {
+    // On slides the words share the edges of what runs through all of them.
+    if (this.pinned.some(({ node }) => node.strip)) return this.kept;
     const air = AIR * Math.min(this.frame.width, this.frame.height);
     return intersect(this.kept, inset(this.frame, air));
   }

@@ -26,6 +26,7 @@ import { hullOf, inset, type Box } from "../../../core/geometry";
 import type { Node, Piece } from "../../../core/piece";
 import { frameOf, safeArea, type Placement } from "../../../core/placements";
 import type { LayoutReport, NodeReport } from "../../../core/preflight";
+import { slideOf } from "../../../core/strip";
 import { nodeName } from "../../../core/wording/nodes";
 import { api } from "../../api/client";
 import { useToasts } from "../../common/toasts";
@@ -94,7 +95,7 @@ export const useHand = defineStore("hand", () => {
     if (!piece || done) return;
     try {
       await open.save();
-      const as = await api.withLead(piece.id, piece.lead);
+      const as = slideOf(await api.withLead(piece.id, piece.lead), open.slide);
       if (open.piece === piece) composed.value = { of: piece, as };
     } catch (error) {
       toasts.fail(error);

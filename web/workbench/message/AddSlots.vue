@@ -6,6 +6,7 @@ import { LANGUAGES, languageName } from "../../../core/language/names";
 import { RULING_SLOTS, slotHints, slotName } from "../../../core/message";
 import { isPicture, type Filling } from "../../../core/piece";
 import { useLibrary } from "../../common/library";
+import { asStrip, isStrip, withNewSlide } from "../../../core/strip";
 import { usePiece } from "../piece";
 import { useToasts } from "../../common/toasts";
 import FileButton from "../../ui/FileButton.vue";
@@ -45,6 +46,14 @@ function show(logo: boolean): void {
   const rest = without.value.filter((one) => one !== "logo");
   const to = logo ? rest : [...rest, "logo"];
   open.set(["without"], to.length > 0 ? to : null);
+}
+
+const isSlides = computed(() => open.whole !== undefined && isStrip(open.whole));
+/** The piece is the first slide, and the second is there to be filled. */
+function makeSlides(): void {
+  if (!open.whole) return;
+  open.becomeWhole(withNewSlide(asStrip(open.whole), 0, false));
+  open.slide = 1;
 }
 
 const languages = asOptions(LANGUAGES, languageName).sort((a, b) => a.label.localeCompare(b.label));
@@ -94,7 +103,10 @@ async function addPictures(files: File[]): Promise<void> {
         ></FileButton
       >
     </div>
-    <label class="logo">
+    <NButton v-if="!isSlides" class="slides" size="small" @click="makeSlides">
+      Go on over several slides
+    </NButton>
+    <label v-if="open.slide === 0" class="logo">
       <NSwitch size="small" :value="hasLogo" aria-label="Show the logo" @update:value="show" />
       Show the logo
     </label>
@@ -126,6 +138,10 @@ async function addPictures(files: File[]): Promise<void> {
   display: flex;
   flex-wrap: wrap;
   gap: 6px;
+}
+
+.slides {
+  justify-self: start;
 }
 
 .language {

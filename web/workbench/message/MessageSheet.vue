@@ -2,6 +2,7 @@
 import { computed, nextTick } from "vue";
 import { readingRank } from "../../../core/message";
 import { isText } from "../../../core/piece";
+import { isStripSlot } from "../../../core/strip";
 import { usePiece } from "../piece";
 import AddSlots from "./AddSlots.vue";
 import PictureBlock from "./PictureBlock.vue";
@@ -12,6 +13,7 @@ const open = usePiece();
 /** In the order of reading, whatever came last. */
 const slots = computed(() =>
   Object.entries(open.piece?.message ?? {})
+    .filter(([slot]) => !isStripSlot(slot))
     .map(([slot, filling], index) => ({
       slot,
       filling,

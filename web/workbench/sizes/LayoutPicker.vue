@@ -25,7 +25,7 @@ watch(shown, async (now) => {
   failure.value = "";
   try {
     await open.save();
-    layouts.value = (await api.layouts(open.piece.id, props.placement.id)).layouts;
+    layouts.value = (await api.layouts(open.piece.id, props.placement.id, open.slide)).layouts;
   } catch (error) {
     failure.value = (error as Error).message;
   }

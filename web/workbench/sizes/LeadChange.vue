@@ -3,6 +3,7 @@ import { NButton } from "naive-ui";
 import { computed, ref, shallowRef, watch } from "vue";
 import type { Piece } from "../../../core/piece";
 import type { Placement } from "../../../core/placements";
+import { slideOf } from "../../../core/strip";
 import { api } from "../../api/client";
 import { usePiece } from "../piece";
 import { wallWidths } from "../../wall/packing";
@@ -14,16 +15,17 @@ const shown = defineModel<boolean>("shown", { required: true });
 const props = defineProps<{ placement: Placement }>();
 
 const open = usePiece();
-const after = shallowRef<Piece>();
+const whole = shallowRef<Piece>();
+const after = computed(() => whole.value && slideOf(whole.value, open.slide));
 const failure = ref("");
 
 watch(shown, async (now) => {
   if (!now || !open.piece) return;
-  after.value = undefined;
+  whole.value = undefined;
   failure.value = "";
   try {
     await open.save();
-    after.value = await api.withLead(open.piece.id, props.placement.id);
+    whole.value = await api.withLead(open.piece.id, props.placement.id);
   } catch (error) {
     failure.value = (error as Error).message;
   }
@@ -36,8 +38,9 @@ const placements = computed(() =>
 const widths = computed(() => wallWidths(open.placements, 0.8));
 
 function accept(): void {
-  const { lead, frame, arrangement, sizes } = after.value!;
-  if (open.piece) open.become({ ...open.piece, lead, frame, arrangement, sizes }, "lead");
+  const { lead, frame, arrangement, sizes, slides } = whole.value!;
+  const change = { lead, frame, arrangement, sizes, ...(slides ? { slides } : {}) };
+  if (open.whole) open.becomeWhole({ ...open.whole, ...change }, "lead");
   shown.value = false;
 }
 </script>

@@ -1,0 +1,125 @@
+<script setup lang="ts">
+import { useElementSize, useScroll } from "@vueuse/core";
+import { computed, useTemplateRef } from "vue";
+import { slideOf, slidesFor } from "../../../core/strip";
+import { altText } from "../../../core/api";
+import DialogCard from "../../common/DialogCard.vue";
+import { usePiece } from "../piece";
+import SlideTile from "./SlideTile.vue";
+
+/** The strip as it is seen on a phone: swiped slide by slide, with dots; and what it says, in order. */
+const shown = defineModel<boolean>("shown", { required: true });
+const open = usePiece();
+
+const lead = computed(() => open.placements.find(({ id }) => id === open.piece?.lead));
+const slides = computed(() => (open.whole && lead.value ? slidesFor(open.whole, lead.value) : []));
+/** A common phone's width in CSS pixels. */
+const WIDTH = 390;
+const swiped = useTemplateRef("swiped");
+const { x } = useScroll(swiped);
+const { width } = useElementSize(swiped);
+const at = computed(() => Math.round(x.value / Math.max(1, width.value)));
+const words = computed(() =>
+  slides.value.map((index) => (open.whole ? altText(slideOf(open.whole, index)) : "")),
+);
+function go(to: number): void {
+  swiped.value?.scrollTo({ left: to * WIDTH, behavior: "smooth" });
+}
+</script>
+
+<template>
+  <DialogCard v-model:shown="shown" title="On a phone" :width="820">
+    <div v-if="lead" class="columns">
+      <div class="phone">
+        <div
+          ref="swiped"
+          class="swiped"
+          tabindex="0"
+          role="group"
+          aria-label="Swipe through the slides"
+        >
+          <div v-for="index in slides" :key="index" class="slide">
+            <SlideTile :index="index" :placement="lead" :width="WIDTH" />
+          </div>
+        </div>
+        <div class="dots" role="group" aria-label="Slides">
+          <button
+            v-for="(index, place) in slides"
+            :key="index"
+            :aria-label="`Slide ${index + 1}`"
+            :aria-current="place === at ? 'true' : undefined"
+            @click="go(place)"
+          ></button>
+        </div>
+      </div>
+      <ol class="words">
+        <li v-for="(text, index) in words" :key="index" :class="{ now: index === at }">
+          {{ text }}
+        </li>
+      </ol>
+    </div>
+  </DialogCard>
+</template>
+
+<style scoped>
+.columns {
+  display: grid;
+  grid-template-columns: 390px minmax(0, 1fr);
+  gap: 28px;
+}
+
+.swiped {
+  display: flex;
+  width: 390px;
+  overflow-x: auto;
+  scroll-snap-type: x mandatory;
+  scrollbar-width: none;
+}
+
+.slide {
+  flex: none;
+  scroll-snap-align: start;
+}
+
+.dots {
+  display: flex;
+  gap: 2px;
+  justify-content: center;
+}
+
+.dots button {
+  width: 24px;
+  height: 24px;
+  padding: 8px;
+  border: 0;
+  background: none;
+  cursor: pointer;
+}
+
+.dots button::before {
+  display: block;
+  width: 8px;
+  height: 8px;
+  border-radius: 50%;
+  background: var(--line-strong);
+  content: "";
+}
+
+.dots button[aria-current]::before {
+  background: var(--zest);
+}
+
+.words {
+  padding-left: 20px;
+  margin: 0;
+  color: var(--quiet);
+}
+
+.words li {
+  padding-bottom: 8px;
+}
+
+.words .now {
+  color: var(--ink);
+}
+</style>

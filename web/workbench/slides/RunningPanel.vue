@@ -1,0 +1,163 @@
+<script setup lang="ts">
+import { NButton, NCheckbox } from "naive-ui";
+import { computed, ref } from "vue";
+import type { FileId } from "../../../core/files";
+import { box } from "../../../core/geometry";
+import type { Across, Pin, Running, RunningKind } from "../../../core/piece";
+import { isStrip, RUNNING, running, slideCount } from "../../../core/strip";
+import PictureShelf from "../../common/PictureShelf.vue";
+import NumberField from "../../ui/NumberField.vue";
+import { asOptions } from "../../ui/options";
+import SelectField from "../../ui/SelectField.vue";
+import TextField from "../../ui/TextField.vue";
+import { usePiece } from "../piece";
+
+/** In the ledger of a strip: what runs through all its slides, and what runs across their folds. */
+const open = usePiece();
+const strip = computed(() => (open.whole && isStrip(open.whole) ? open.whole : undefined));
+const items = computed(() => strip.value?.running ?? []);
+const across = computed(() => strip.value?.across ?? []);
+const kinds = Object.keys(RUNNING) as RunningKind[];
+
+function put(to: readonly Running[]): void {
+  if (strip.value) open.becomeWhole({ ...strip.value, running: [...to] });
+}
+const of = (kind: RunningKind): Running | undefined => items.value.find((one) => one.kind === kind);
+const toggle = (kind: RunningKind, on: boolean): void =>
+  put(on ? [...items.value, running(kind)] : items.value.filter((one) => one.kind !== kind));
+const change = (kind: RunningKind, part: Partial<Running>): void =>
+  put(items.value.map((one) => (one.kind === kind ? { ...one, ...part } : one)));
+
+const PLACES = [
+  "top left",
+  "top centre",
+  "top right",
+  "bottom left",
+  "bottom centre",
+  "bottom right",
+] as const;
+const places = asOptions(PLACES, (place) => `At the ${place}`);
+const placeOf = ({ pin: { h, v } }: Running) =>
+  `${v ?? "bottom"} ${h ?? "left"}` as (typeof PLACES)[number];
+function pinOf(place: (typeof PLACES)[number]): Pin {
+  const [v, h] = place.split(" ") as [NonNullable<Pin["v"]>, NonNullable<Pin["h"]>];
+  return { h, v };
+}
+
+const shelfShown = ref(false);
+function putAcross(to: readonly Across[]): void {
+  if (strip.value) open.becomeWhole({ ...strip.value, across: [...to] });
+}
+function lay(picture: FileId): void {
+  if (!strip.value) return;
+  const taken = across.value.map(({ id }) => id);
+  let number = 1;
+  while (taken.includes(`picture-${number}`)) number++;
+  const at = box(0, 0, slideCount(strip.value), 0.5);
+  putAcross([
+    ...across.value,
+    { id: `picture-${number}`, kind: "picture", picture, at, style: {} },
+  ]);
+}
+const moveAcross = (id: string, part: Partial<Across["at"]>): void =>
+  putAcross(
+    across.value.map((one) => (one.id === id ? { ...one, at: { ...one.at, ...part } } : one)),
+  );
+
+/** From which slide, over how many, from which share of the height and over how much of it. */
+const MEASURES = [
+  { key: "x", label: "From slide", min: 0, shift: 1, times: 1 },
+  { key: "width", label: "Over slides", min: 0.1, shift: 0, times: 1 },
+  { key: "y", label: "Down, %", min: -100, shift: 0, times: 100 },
+  { key: "height", label: "High, %", min: 5, shift: 0, times: 100 },
+] as const;
+</script>
+
+<template>
+  <section v-if="strip" class="panel" aria-label="The strip">
+    <h3>On every slide</h3>
+    <div v-for="kind in kinds" :key="kind" class="item">
+      <NCheckbox :checked="of(kind) !== undefined" @update:checked="toggle(kind, $event)">
+        {{ RUNNING[kind].name }}
+      </NCheckbox>
+      <template v-if="of(kind)">
+        <SelectField
+          :label="`Where the ${RUNNING[kind].name.toLowerCase()} stands`"
+          size="small"
+          :options="places"
+          :model-value="placeOf(of(kind)!)"
+          @update:model-value="$event && change(kind, { pin: pinOf($event) })"
+        />
+        <TextField
+          v-if="kind === 'swipe-cue' || kind === 'handle' || kind === 'site'"
+          size="small"
+          :label="`Words of the ${RUNNING[kind].name.toLowerCase()}`"
+          :placeholder="kind === 'swipe-cue' ? 'Swipe →' : 'as the kit has it'"
+          :model-value="of(kind)!.text ?? ''"
+          @change="change(kind, { text: $event.trim() || undefined } as Partial<Running>)"
+        />
+        <span class="row">
+          <NCheckbox :checked="of(kind)!.first" @update:checked="change(kind, { first: $event })">
+            on the first
+          </NCheckbox>
+          <NCheckbox :checked="of(kind)!.last" @update:checked="change(kind, { last: $event })">
+            on the last
+          </NCheckbox>
+        </span>
+      </template>
+    </div>
+    <h3>Across the folds</h3>
+    <div v-for="{ id, at } in across" :key="id" class="item">
+      <div class="measures">
+        <label v-for="{ key, label, min, shift, times } in MEASURES" :key="key">
+          <span class="quiet small">{{ label }}</span>
+          <NumberField
+            size="small"
+            :label="`${label} of the picture across the folds`"
+            :min="min + shift"
+            :step="times === 100 ? 5 : 0.5"
+            :model-value="Math.round((at[key] * times + shift) * 100) / 100"
+            @update:model-value="
+              $event !== undefined && moveAcross(id, { [key]: ($event - shift) / times })
+            "
+          />
+        </label>
+      </div>
+      <NButton size="small" quaternary @click="putAcross(across.filter((one) => one.id !== id))">
+        Take it out
+      </NButton>
+    </div>
+    <NButton size="small" class="add" @click="shelfShown = true">A picture across slides</NButton>
+    <PictureShelf v-model:shown="shelfShown" :brand="open.piece?.brand ?? ''" @picked="lay" />
+  </section>
+</template>
+
+<style scoped>
+.panel {
+  display: grid;
+  gap: 10px;
+  padding: 14px 0;
+  border-top: 1px solid var(--line);
+}
+
+.item {
+  display: grid;
+  gap: 6px;
+}
+
+.row {
+  display: flex;
+  gap: 12px;
+  font-size: 13px;
+}
+
+.measures {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 6px;
+}
+
+.add {
+  justify-self: start;
+}
+</style>
