@@ -25,130 +25,163 @@ async function makeBatch(page: Page): Promise<void> {
   await page.getByText("18 of 18 files").waitFor();
 }
 
+const OUTLINE = `# Boats at rest
+
+date: 14 March to 30 August
+
+# Why they rest
+
+Low water twice a day. Nobody hurries, so the photographer had time.
+
+# What to look for
+
+- The mast
+- The ropes
+- A dog, in one of them
+
+# Come and see them
+
+call-to-action: Book a quiet hour
+`;
+
+async function makeSlides(page: Page): Promise<void> {
+  await page.getByRole("button", { name: "Go on over several slides" }).click();
+  await page.getByRole("button", { name: "Outline" }).click();
+  await page.getByRole("textbox", { name: "Outline" }).fill(OUTLINE);
+  await page.getByRole("group", { name: "4 slides" }).waitFor();
+  await page.getByRole("button", { name: "Done" }).click();
+  await page.getByRole("button", { name: "A picture across slides" }).click();
+  await page.getByRole("button", { name: "Take harbour-boats.jpg" }).click();
+  await page.getByRole("button", { name: "Slide 2", exact: true }).click();
+  await page
+    .locator("aside")
+    .last()
+    .evaluate((aside) => aside.scrollTo(0, 0));
+}
+
 const post = "/pieces/opening-announcement";
-const shots: { name: string; path: string; act?: (page: Page) => Promise<void>; dark?: boolean }[] =
-  [
-    { name: "crates", path: "/" },
-    {
-      name: "new-piece",
-      path: "/crates/boats-at-rest/new",
-      act: async (page) => {
-        await page.getByLabel("What should it say?").fill(MESSAGE);
-        await page.waitForTimeout(1200);
-      },
+const shots: { name: string; path: string; act?: (page: Page) => Promise<void> }[] = [
+  { name: "crates", path: "/" },
+  {
+    name: "new-piece",
+    path: "/crates/boats-at-rest/new",
+    act: async (page) => {
+      await page.getByLabel("What should it say?").fill(MESSAGE);
+      await page.waitForTimeout(1200);
     },
-    {
-      name: "templates",
-      path: "/templates",
-      act: async (page) => {
-        await choose(page, "Shown in", "Saltlight Swim Club");
-        await page.waitForTimeout(1200);
-      },
+  },
+  {
+    name: "templates",
+    path: "/templates",
+    act: async (page) => {
+      await choose(page, "Shown in", "Saltlight Swim Club");
+      await page.waitForTimeout(1200);
     },
-    {
-      name: "storage",
-      path: "/storage",
-      act: async (page) => {
-        await page.getByText("Put a backup back").waitFor();
-      },
+  },
+  {
+    name: "storage",
+    path: "/storage",
+    act: async (page) => {
+      await page.getByText("Put a backup back").waitFor();
     },
-    {
-      name: "message",
-      path: `${post}/message`,
-      act: async (page) => {
-        await page.getByText("Filters", { exact: true }).click();
-        await page.getByLabel("Headline").click();
-        await page.getByRole("button", { name: "Save as alternative" }).click();
-        await page.keyboard.type("Boats, at rest");
-      },
+  },
+  {
+    name: "message",
+    path: `${post}/message`,
+    act: async (page) => {
+      await page.getByText("Filters", { exact: true }).click();
+      await page.getByLabel("Headline").click();
+      await page.getByRole("button", { name: "Save as alternative" }).click();
+      await page.keyboard.type("Boats, at rest");
     },
-    { name: "sizes", path: `${post}/sizes` },
-    {
-      name: "bench",
-      path: "/pieces/late-opening/sizes",
-      act: async (page) => {
-        await page.getByRole("button", { name: /^Photo feed, tall, / }).press("Enter");
-        await settled(page);
-        await page.keyboard.press("g");
-        const list = page.getByRole("region", { name: "Everything on this size" });
-        await list.getByRole("button", { name: "Headline", exact: true }).click();
-      },
+  },
+  { name: "sizes", path: `${post}/sizes` },
+  {
+    name: "bench",
+    path: "/pieces/late-opening/sizes",
+    act: async (page) => {
+      await page.getByRole("button", { name: /^Photo feed, tall, / }).press("Enter");
+      await settled(page);
+      await page.keyboard.press("g");
+      const list = page.getByRole("region", { name: "Everything on this size" });
+      await list.getByRole("button", { name: "Headline", exact: true }).click();
     },
-    {
-      name: "placements",
-      path: "/placements",
-      act: async (page) => {
-        await page.getByRole("button", { name: "Safe area of Pinboard, tall: " }).click();
-        await page.getByLabel("Margin, px").fill("140");
-        await page.locator("aside canvas").first().waitFor();
-        await page.locator("aside .users").scrollIntoViewIfNeeded();
-      },
+  },
+  {
+    name: "placements",
+    path: "/placements",
+    act: async (page) => {
+      await page.getByRole("button", { name: "Safe area of Pinboard, tall: " }).click();
+      await page.getByLabel("Margin, px").fill("140");
+      await page.locator("aside canvas").first().waitFor();
+      await page.locator("aside .users").scrollIntoViewIfNeeded();
     },
-    { name: "sizes-dark", path: "/pieces/float-before-lunch/sizes", dark: true },
-    {
-      name: "look",
-      path: "/pieces/family-workshop/look",
-      act: async (page) => {
-        await page.getByRole("button", { name: /^Pin / }).first().waitFor();
-        for (let round = 0; round < 4; round++) await page.keyboard.press("n");
-        await page
-          .getByRole("region", { name: "Other arrangements" })
-          .evaluate((section) => section.scrollIntoView());
-      },
+  },
+  {
+    name: "look",
+    path: "/pieces/family-workshop/look",
+    act: async (page) => {
+      await page.getByRole("button", { name: /^Pin / }).first().waitFor();
+      for (let round = 0; round < 4; round++) await page.keyboard.press("n");
+      await page
+        .getByRole("region", { name: "Other arrangements" })
+        .evaluate((section) => section.scrollIntoView());
     },
-    { name: "batch", path: `${post}/batch`, act: makeBatch },
-    {
-      name: "preflight",
-      path: "/pieces/late-opening/preflight",
-      act: (page) => page.locator(".entry .n-button").first().click(),
+  },
+  { name: "batch", path: `${post}/batch`, act: makeBatch },
+  {
+    name: "preflight",
+    path: "/pieces/late-opening/preflight",
+    act: (page) => page.locator(".entry .n-button").first().click(),
+  },
+  {
+    name: "deliver",
+    path: `${post}/deliver`,
+    act: async (page) => {
+      await page.getByRole("button", { name: /Make a zip/ }).click();
+      await page.getByRole("link", { name: "Download" }).first().waitFor();
     },
-    {
-      name: "deliver",
-      path: `${post}/deliver`,
-      act: async (page) => {
-        await page.getByRole("button", { name: /Make a zip/ }).click();
-        await page.getByRole("link", { name: "Download" }).first().waitFor();
-      },
+  },
+  { name: "brand-kits", path: "/brands" },
+  {
+    name: "pictures",
+    path: "/pictures",
+    act: async (page) => {
+      await page.getByRole("button", { name: "harbour-boats.jpg" }).click();
+      await page.waitForTimeout(600);
     },
-    { name: "brand-kits", path: "/brands" },
-    {
-      name: "pictures",
-      path: "/pictures",
-      act: async (page) => {
-        await page.getByRole("button", { name: "harbour-boats.jpg" }).click();
-        await page.waitForTimeout(600);
-      },
+  },
+  { name: "brand", path: "/brands/quillmere" },
+  { name: "brand-sheet", path: "/brands/saltlight/sheet" },
+  {
+    name: "new-brand",
+    path: "/brands/new",
+    act: async (page) => {
+      const logo = join(root, "demo/saltlight/logos/full-on-light.svg");
+      await page.getByLabel("A logo, or a screenshot of the site").setInputFiles(logo);
+      await page.waitForFunction(() => document.querySelector(".drop img") !== null);
+      await page.getByLabel("Name of the brand").fill("Saltlight Juniors");
+      await choose(page, "Feeling of the headlines", "loud");
+      await page.waitForTimeout(1000);
     },
-    { name: "brand", path: "/brands/quillmere" },
-    { name: "brand-sheet", path: "/brands/saltlight/sheet" },
-    {
-      name: "new-brand",
-      path: "/brands/new",
-      act: async (page) => {
-        const logo = join(root, "demo/saltlight/logos/full-on-light.svg");
-        await page.getByLabel("A logo, or a screenshot of the site").setInputFiles(logo);
-        await page.waitForFunction(() => document.querySelector(".drop img") !== null);
-        await page.getByLabel("Name of the brand").fill("Saltlight Juniors");
-        await choose(page, "Feeling of the headlines", "loud");
-        await page.waitForTimeout(1000);
-      },
+  },
+  {
+    name: "specimen",
+    path: "/brands/quillmere/specimen",
+    act: async (page) => {
+      await page.getByRole("button", { name: "Setting" }).click();
+      await page.getByRole("img", { name: "Setting" }).waitFor();
     },
-    {
-      name: "specimen",
-      path: "/brands/quillmere/specimen",
-      act: async (page) => {
-        await page.getByRole("button", { name: "Setting" }).click();
-        await page.getByRole("img", { name: "Setting" }).waitFor();
-      },
-    },
-  ];
+  },
+  // Last, since it makes another piece of it.
+  { name: "slides", path: `${post}/message`, act: makeSlides },
+];
 
 const program = await Program.create();
 const browser = await launch();
-for (const { name, path, act, dark } of shots) {
+for (const { name, path, act } of shots) {
   const page = await browser.newPage({
     viewport: { width: 1280, height: 800 },
-    colorScheme: dark ? "dark" : "light",
   });
   await page.goto(`${program.url}${path}`);
   await page.waitForTimeout(800);

@@ -307,3 +307,14 @@ export function withFound(piece: Piece, found: ReadonlyMap<FileId, Area[]>): Pie
 /** The picture files that a message uses. */
 export const messagePictures = (message: Piece["message"]): FileId[] =>
   Object.values(message).flatMap((filling) => (isPicture(filling) ? [filling.picture] : []));
+
+/** Every picture that a piece shows, on all its slides and across their folds. */
+export const piecePictureIds = ({
+  message,
+  slides = [],
+  across = [],
+}: Pick<Piece, "message" | "slides" | "across">): FileId[] => [
+  ...messagePictures(message),
+  ...slides.flatMap((slide) => messagePictures(slide.message)),
+  ...across.flatMap(({ picture }) => picture ?? []),
+];

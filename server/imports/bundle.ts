@@ -6,7 +6,7 @@ import {
   Crate,
   fromOlder,
   knownPlacement,
-  messagePictures,
+  piecePictureIds,
   Piece,
   withFrame,
 } from "../../core/piece";
@@ -113,7 +113,7 @@ async function checkFiles(bundle: Bundle, reader: Pick<Reader, "font">): Promise
     }
   }
   for (const piece of bundle.pieces) {
-    const missing = messagePictures(piece.message).find((file) => !bundle.files.has(file));
+    const missing = piecePictureIds(piece).find((file) => !bundle.files.has(file));
     if (missing !== undefined)
       throw problem("file-missing", { document: piece.title, file: missing });
   }

@@ -7,7 +7,14 @@ import type { PaletteReading } from "../../core/palette";
 import { messagePictures, withFound, type Piece } from "../../core/piece";
 import { RoomFor } from "./room";
 import { crossed, type Crossing } from "../problems";
-import type { LogoTask, RefitTask, RenderResult, RenderTask, SizeSheetTask } from "./task";
+import type {
+  LogoTask,
+  RefitTask,
+  RenderResult,
+  RenderTask,
+  SizeSheetTask,
+  SlidesTask,
+} from "./task";
 
 const TASKS_PER_THREAD = 2;
 
@@ -92,6 +99,14 @@ export class RenderPool {
   async sizeSheet(task: SizeSheetTask): Promise<Uint8Array> {
     const seen = await this.seen(task);
     return this.room.use(FOR_A_SHEET, () => this.named("sizeSheetOf", seen));
+  }
+
+  /** The slides of a strip, as a document or as one picture. */
+  async slides(task: SlidesTask): Promise<Uint8Array> {
+    const slides = await Promise.all(
+      task.slides.map(async (piece) => (await this.seen({ piece })).piece),
+    );
+    return this.room.use(FOR_A_SHEET, () => this.named("slidesOf", { ...task, slides }));
   }
 
   /** The best layouts of one size. */

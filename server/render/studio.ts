@@ -174,6 +174,23 @@ export class Studio {
     return document.close();
   }
 
+  /** Scenes of one height beside each other, without a gap, as PNG. */
+  async sideBySide(scenes: readonly Scene[]): Promise<Buffer> {
+    const parts: { input: Buffer; left: number; top: number }[] = [];
+    let left = 0;
+    for (const scene of scenes) {
+      parts.push({ input: await this.encode(scene, "png", 1), left, top: 0 });
+      left += scene.width;
+    }
+    const height = Math.max(...scenes.map((scene) => scene.height));
+    const page = { width: left, height, channels: 3, background: "#FFFFFF" } as const;
+    return sharp({ create: page })
+      .composite(parts)
+      .removeAlpha()
+      .png({ compressionLevel: 6 })
+      .toBuffer();
+  }
+
   /** Sizes on one page, as PNG or PDF; `scale` is output pixels for each pixel of the page. */
   async sheet(
     { page, sizes }: PaintedSheet,

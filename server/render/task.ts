@@ -34,6 +34,15 @@ export interface LogoTask {
   wanted: LogoWish;
 }
 
+/** The slides of a strip at one placement, as a document or side by side as one picture. */
+export interface SlidesTask {
+  slides: Piece[];
+  brand: Brand;
+  placement: Placement;
+  title: string;
+  format: "png" | "pdf";
+}
+
 /** All sizes of a piece on one page. */
 export interface SizeSheetTask {
   piece: Piece;

@@ -18,7 +18,14 @@ import { stepBack } from "./priority";
 import { recoverOutput } from "./recover";
 import { logoPixels, pngOf, samplePixels } from "./rendition";
 import { Studio } from "./studio";
-import type { LogoTask, RefitTask, RenderResult, RenderTask, SizeSheetTask } from "./task";
+import type {
+  LogoTask,
+  RefitTask,
+  RenderResult,
+  RenderTask,
+  SizeSheetTask,
+  SlidesTask,
+} from "./task";
 
 const { blobs, fonts } = workerData as Folders;
 stepBack();
@@ -70,6 +77,20 @@ async function sizeSheetTask(task: SizeSheetTask): Promise<Uint8Array> {
   return studio.sizeSheet(piece, sameBrand(brand), placements, about, format);
 }
 
+/** The slides of a strip, a page each or side by side. */
+async function slidesTask({
+  slides,
+  brand,
+  placement,
+  title,
+  format,
+}: SlidesTask): Promise<Uint8Array> {
+  const scenes: Scene[] = [];
+  for (const slide of slides)
+    scenes.push((await studio.make(slide, sameBrand(brand), placement)).scene);
+  return format === "pdf" ? studio.pdf(title, scenes) : studio.sideBySide(scenes);
+}
+
 /** The best layouts of one size. */
 async function layoutsTask(task: RefitTask): Promise<LayoutChoices["layouts"]> {
   const sources = await studio.sources(task.piece, sameBrand(task.brand));
@@ -110,6 +131,7 @@ export const palette = crossing(paletteTask);
 export const logo = crossing(logoTask);
 export const sheet = crossing(sheetTask);
 export const sizeSheetOf = crossing(sizeSheetTask);
+export const slidesOf = crossing(slidesTask);
 export const layouts = crossing(layoutsTask);
 export const lead = crossing(leadTask);
 export const fitted = crossing(fitTask);

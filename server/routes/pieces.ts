@@ -188,6 +188,24 @@ export function addPieceRoutes(
     },
   );
   routes.get(
+    "/api/pieces/:id/slides",
+    {
+      schema: {
+        summary:
+          "The slides of a strip at its lead size: a document with a page each, or one long picture",
+        params: Id,
+        querystring: z.object({ format: z.enum(["png", "pdf"]).default("pdf") }),
+      },
+    },
+    async ({ params, query }, reply) => {
+      const { name, bytes } = await refits.slides(params.id, query.format);
+      return reply
+        .header("content-disposition", `attachment; filename="${encodeURIComponent(name)}"`)
+        .type(query.format === "pdf" ? "application/pdf" : "image/png")
+        .send(Buffer.from(bytes));
+    },
+  );
+  routes.get(
     "/api/pieces/:id/with-lead",
     {
       schema: {

@@ -4,7 +4,7 @@ import type { ColourFormat } from "../../core/api";
 import { brandFiles, type Brand } from "../../core/brand";
 import type { FileId, PictureNotes } from "../../core/files";
 import { writeCss, writePalette, writeTokens } from "../../core/kit";
-import { carryingSizes, messagePictures, type Crate } from "../../core/piece";
+import { carryingSizes, piecePictureIds, type Crate } from "../../core/piece";
 import { problem } from "../../core/problem";
 import { shippedFonts } from "../../core/shelf";
 import type { Services } from "./services";
@@ -29,10 +29,7 @@ export async function exportCrate(
   const brands: Brand[] = await Promise.all(brandIds.map((brand) => library.brand(brand)));
   const document: Crate = { ...crate, pieces: crate.pieces.map((piece) => piece.id) };
   const lookup = await placements.lookup();
-  const used = [
-    ...brands.flatMap(brandFiles),
-    ...crate.pieces.flatMap((p) => messagePictures(p.message)),
-  ];
+  const used = [...brands.flatMap(brandFiles), ...crate.pieces.flatMap(piecePictureIds)];
   const entries = [
     json("crate.json", document),
     ...brands.map((brand) => json(`brands/${brand.id}.json`, brand)),

@@ -4,7 +4,7 @@ import { and, asc, eq, inArray, isNotNull, isNull, sql } from "drizzle-orm";
 import type { FontAnswer, LogoWish, PaletteAnswer, StoredPicture } from "../../core/api";
 import type { Brand } from "../../core/brand";
 import type { Area, FileId, PictureFile, PictureNote } from "../../core/files";
-import { messagePictures } from "../../core/piece";
+import { piecePictureIds } from "../../core/piece";
 import { proposeColours } from "../../core/palette";
 import { Problem, problem } from "../../core/problem";
 import { withFaces } from "../faces/pool";
@@ -47,7 +47,7 @@ export class Library {
     ]);
     const users = new Map<FileId, Set<string>>();
     for (const { document } of used)
-      for (const id of messagePictures(document.message))
+      for (const id of piecePictureIds(document))
         users.set(id, (users.get(id) ?? new Set()).add(document.brand));
     return rows.map(({ picture, brand }) => {
       const known = JSON.parse(picture) as Omit<StoredPicture, "brands">;

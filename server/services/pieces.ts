@@ -10,7 +10,7 @@ import type {
 import type { Brand } from "../../core/brand";
 import { editTo, type Edit, type EditName } from "../../core/edit";
 import { rebrand } from "../../core/kit";
-import { copyPiece, freeTitle, messagePictures, type Piece } from "../../core/piece";
+import { copyPiece, freeTitle, piecePictureIds, type Piece } from "../../core/piece";
 import { problem } from "../../core/problem";
 import type { Transaction } from "../store/database";
 import { brands, crates, edits, pieces } from "../store/tables";
@@ -295,11 +295,11 @@ function listedPiece(
   { document, revision, created }: PieceRow,
   at: number | null | undefined,
 ): ListedPiece {
-  const { sizes, message, ...piece } = document;
+  const { sizes, message: _message, slides: _slides, ...piece } = document;
   return {
     ...piece,
     sizes,
-    pictures: messagePictures(message),
+    pictures: piecePictureIds(document),
     revision,
     changed: at ? new Date(at).toISOString() : created,
   };

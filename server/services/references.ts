@@ -1,6 +1,6 @@
 import { and, eq, inArray, isNull } from "drizzle-orm";
 import type { FileId } from "../../core/files";
-import { knownPlacement, messagePictures, type Piece } from "../../core/piece";
+import { knownPlacement, piecePictureIds, type Piece } from "../../core/piece";
 import { refuseUnpaintable } from "../../core/placements";
 import { problem } from "../../core/problem";
 import { shippedFonts } from "../../core/shelf";
@@ -33,8 +33,8 @@ export async function mustHaveNamed(
   const known = new Set(before?.sizes.map(({ placement }) => placement));
   for (const { placement, own } of piece.sizes)
     if (own && !known.has(placement)) refuseUnpaintable(own);
-  const shown = new Set(before && messagePictures(before.message));
-  const pictures = messagePictures(piece.message).filter((id) => !shown.has(id));
+  const shown = new Set(before && piecePictureIds(before));
+  const pictures = piecePictureIds(piece).filter((id) => !shown.has(id));
   const missing = await firstMissing(tx, pictures, true);
   if (missing !== undefined) throw problem("not-found", { what: "picture", id: missing });
 }

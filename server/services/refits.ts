@@ -1,6 +1,6 @@
 import type { LayoutChoices } from "../../core/api";
 import { knownPlacement, type Piece } from "../../core/piece";
-import { slideCount, slideOf, withSlide } from "../../core/strip";
+import { slideCount, slideOf, slidesFor, withSlide } from "../../core/strip";
 import type { RefitTask } from "../render/task";
 import type { Library } from "./library";
 import type { Pieces } from "./pieces";
@@ -47,6 +47,16 @@ export class Refits {
     const about = { crate: crate.name, title: piece.title, brand: brand.name, date };
     const bytes = await this.context.pool.sizeSheet({ piece, brand, placements, about, format });
     return { name: `${piece.title}, all sizes.${format}`, bytes };
+  }
+
+  /** The slides of a strip at its lead size that say something, as a document or one long picture; and a name for the file. */
+  async slides(id: string, format: "png" | "pdf"): Promise<{ name: string; bytes: Uint8Array }> {
+    const { piece } = await this.pieces.get(id);
+    const { brand, placement } = await this.task(id, piece.lead);
+    const slides = slidesFor(piece, placement).map((index) => slideOf(piece, index));
+    const { title } = piece;
+    const bytes = await this.context.pool.slides({ slides, brand, placement, title, format });
+    return { name: `${title}, slides.${format}`, bytes };
   }
 
   private async task(id: string, wanted: string): Promise<RefitTask> {

@@ -62,12 +62,27 @@ export function usersOf(pieces: readonly ListedPiece[]): Map<string, ListedPiece
 
 /** The piece with another picture wherever it showed that one; what was said of that one goes with it. */
 export function withPictureReplaced(piece: Piece, from: string, to: string): Piece {
-  const message = Object.fromEntries(
-    Object.entries(piece.message).map(([slot, filling]) => {
+  const replaced = (message: Piece["message"]): Piece["message"] => messageWith(message, from, to);
+  return {
+    ...piece,
+    message: replaced(piece.message),
+    ...(piece.slides
+      ? { slides: piece.slides.map((slide) => ({ ...slide, message: replaced(slide.message) })) }
+      : {}),
+    ...(piece.across
+      ? {
+          across: piece.across.map((one) => (one.picture === from ? { ...one, picture: to } : one)),
+        }
+      : {}),
+  };
+}
+
+function messageWith(message: Piece["message"], from: string, to: string): Piece["message"] {
+  return Object.fromEntries(
+    Object.entries(message).map(([slot, filling]) => {
       if (!isPicture(filling) || filling.picture !== from) return [slot, filling];
       const { areas: _areas, alt: _alt, ...rest } = filling;
       return [slot, { ...rest, picture: to }];
     }),
-  );
-  return { ...piece, message };
+  ) as Piece["message"];
 }

@@ -4,6 +4,8 @@ import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from "vu
 import { isUnderWay, type DeliveryAnswer, type ImageFormat } from "../../../core/api";
 import { checkPattern, DEFAULT_PATTERN } from "../../../core/batch";
 import { api } from "../../api/client";
+import type { Placement } from "../../../core/placements";
+import { slidesFor } from "../../../core/strip";
 import { counted } from "../../common/counted";
 import DeliveryList from "../../common/DeliveryList.vue";
 import FileFields from "./FileFields.vue";
@@ -34,9 +36,14 @@ let timer: ReturnType<typeof setTimeout> | undefined;
 
 const placements = computed(() => open.placements);
 const withFiles = computed(() => batch.batches.filter((one) => one.made > 0));
+/** Of a strip, every slide where the channel shows a row of them. */
+const filesOf = (placement: Placement): number =>
+  open.whole ? slidesFor(open.whole, placement).length : 1;
 const count = computed(
   () =>
-    sizes.value.length +
+    placements.value
+      .filter(({ id }) => sizes.value.includes(id))
+      .reduce((sum, placement) => sum + filesOf(placement), 0) +
     withFiles.value
       .filter((one) => batches.value.includes(one.id))
       .reduce((sum, one) => sum + one.made, 0),
@@ -126,7 +133,8 @@ const time = (value: string): string =>
           class="name"
           :checked="sizes.includes(placement.id)"
           @update:checked="toggle(placement.id)"
-          >{{ placement.name }}</NCheckbox
+          >{{ placement.name
+          }}{{ filesOf(placement) > 1 ? `, ${filesOf(placement)} slides` : "" }}</NCheckbox
         >
       </div>
     </div>

@@ -59,7 +59,9 @@ export function usePictureStyle({ placement, local }: Options): PictureStyling {
     const { piece } = open;
     const report = wall.reports.value.get(placement() ?? "");
     return (report?.nodes ?? []).flatMap((node): ShownPicture[] => {
-      const found = piece?.arrangement.find(({ id, kind }) => id === node.id && kind === "picture");
+      const found = piece?.arrangement.find(
+        ({ id, kind, strip }) => id === node.id && kind === "picture" && !strip,
+      );
       const filling = found?.slot === undefined ? undefined : piece?.message[found.slot];
       if (!found || !isPicture(filling) || !node.crop) return [];
       const file = library.pictures.find(({ id }) => id === filling.picture);

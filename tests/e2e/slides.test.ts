@@ -1,0 +1,122 @@
+import { readFile } from "node:fs/promises";
+import { expect } from "chai";
+import { unzipSync } from "fflate";
+import sharp from "sharp";
+import type { Manifest, PieceAnswer } from "../../core/api";
+import { findings } from "../support/axe";
+import { settled } from "../support/browser";
+import { Stage } from "../support/stage";
+
+const OUTLINE = `# Boats at rest
+
+date: 14 March to 30 August
+
+![A fishing boat](harbour-boats)
+
+# Why they rest
+
+Low water twice a day. Nobody hurries.
+
+# What to look for
+
+- The mast
+- The ropes
+
+# Come and see them
+
+call-to-action: Book a quiet hour
+`;
+
+describe("a strip of slides", () => {
+  const stage = new Stage();
+  const stored = async () =>
+    (await stage.program.ask<PieceAnswer>("/api/pieces/opening-announcement")).piece;
+
+  it("is made of an outline, put in order, given a handle once for all, and delivered in order", async () => {
+    const page = await stage.openPiece("opening-announcement", "message");
+    const saved = () =>
+      page
+        .getByRole("status")
+        .filter({ hasText: /^Saved$/ })
+        .waitFor();
+    const strip = page.getByRole("region", { name: "Slides" });
+    const slide = (number: number) =>
+      strip.getByRole("button", { name: `Slide ${number}`, exact: true });
+    await page.getByRole("button", { name: "Go on over several slides" }).click();
+    await slide(2).waitFor();
+    await strip.getByRole("button", { name: "Outline" }).click();
+    const outline = page.getByRole("textbox", { name: "Outline" });
+    await outline.fill(OUTLINE);
+    await page.getByRole("group", { name: "4 slides" }).waitFor();
+    await page.getByRole("button", { name: "Done" }).click();
+    await saved();
+    expect((await stored()).slides!.map(({ message }) => message.headline)).to.deep.equal([
+      { text: "Why they rest" },
+      { text: "What to look for" },
+      { text: "Come and see them" },
+    ]);
+
+    // A slide is worked on as a piece is.
+    await slide(2).click();
+    await page.getByRole("textbox", { name: "Headline" }).fill("Why do they rest?");
+    await saved();
+    expect((await stored()).slides![0]!.message.headline).to.deep.equal({
+      text: "Why do they rest?",
+    });
+    expect((await stored()).message.headline).to.deep.equal({ text: "Boats at rest" });
+
+    await slide(3).press("Alt+ArrowLeft");
+    await saved();
+    const order = (await stored()).slides!.map(({ message }) => message.headline);
+    expect(order[0]).to.deep.equal({ text: "What to look for" });
+
+    const words = page.getByRole("textbox", { name: "Words of the handle" });
+    await words.fill("@quillmere_museum");
+    await words.press("Enter");
+    await saved();
+    const { running } = await stored();
+    expect(running!.find(({ kind }) => kind === "handle")!.text).to.equal("@quillmere_museum");
+    await settled(page);
+    expect(await findings(page)).to.deep.equal([]);
+
+    await strip.getByRole("button", { name: "On a phone" }).click();
+    const phone = page.getByRole("dialog", { name: "On a phone" });
+    await phone.getByRole("button", { name: "Slide 3" }).click();
+    await phone.locator("li.now").filter({ hasText: "Why do they rest?" }).waitFor();
+    await phone.getByRole("button", { name: "Close" }).click();
+
+    const { request } = stage.context;
+    const at = `${stage.program.url}/api/pieces/opening-announcement/slides`;
+    const long = await sharp(await (await request.get(`${at}?format=png`)).body()).metadata();
+    expect([long.width, long.height]).to.deep.equal([4 * 1080, 1350]);
+    const pdf = (await (await request.get(`${at}?format=pdf`)).body()).toString("latin1");
+    expect(pdf.match(/\/Type\s*\/Page\b/g)).to.have.lengthOf(4);
+
+    await page.getByRole("link", { name: "Deliver" }).click();
+    await page.getByRole("button", { name: "Choose none" }).click();
+    await page.getByRole("checkbox", { name: /^Photo feed, tall/ }).check();
+    await page.getByRole("checkbox", { name: /^Link picture/ }).check();
+    await page.getByRole("button", { name: "Make a zip of 5 files" }).click();
+    const link = page.getByRole("link", { name: "Download" }).first();
+    await link.waitFor({ timeout: 60_000 });
+    const [download] = await Promise.all([page.waitForEvent("download"), link.click()]);
+    const entries = unzipSync(new Uint8Array(await readFile(await download.path())));
+    const manifest = JSON.parse(new TextDecoder().decode(entries["manifest.json"])) as Manifest;
+    const tall = manifest.files.filter(({ placement }) => placement === "photo-feed-tall");
+    expect(tall.map(({ slide: number }) => number)).to.deep.equal([1, 2, 3, 4]);
+    expect(tall.map(({ file }) => file)).to.deep.equal(tall.map(({ file }) => file).sort());
+    expect(tall.map(({ alt }) => alt.split(".")[0])).to.deep.equal([
+      "Boats at rest",
+      "What to look for",
+      "Why do they rest?",
+      "Come and see them",
+    ]);
+    for (const { file } of tall) {
+      expect(file).to.match(/_0[1-4]\.png$/);
+      const { width, height } = await sharp(entries[file]!).metadata();
+      expect([width, height]).to.deep.equal([1080, 1350]);
+    }
+    const once = manifest.files.filter(({ placement }) => placement === "community-link");
+    expect(once.map(({ slide: number }) => number)).to.deep.equal([undefined]);
+  });
+});
