@@ -27,6 +27,12 @@ describe("a piece that was written before pictures had areas", () => {
     expect(areaOf(older({ x: 1, y: 0 }))).to.include({ x: 0.76, y: 0, width: 0.24 });
   });
 
+  it("has names for its slides", () => {
+    const slides = [{ message: {} }, { id: "own", message: {} }];
+    const piece = Piece.parse(fromOlder({ ...now, slides }));
+    expect(piece.slides!.map(({ id }) => id)).to.deep.equal(["slide-2", "own"]);
+  });
+
   it("is left alone when it is written as now, or is no piece at all", () => {
     expect(fromOlder(now)).to.deep.equal(now);
     for (const data of [null, 3, "x", [], {}]) expect(fromOlder(data)).to.deep.equal(data);

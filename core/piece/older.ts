@@ -16,14 +16,19 @@ interface Point {
 /** What a focus without a size stood for, as a share of the picture's sides. */
 const REACH = 0.24;
 
-/** A piece as it is written now: a layout is known by an id, and a picture's focus, which was one point or box about a middle, is an area of it. */
+/** A piece as it is written now: a layout and a slide are known by an id, and a picture's focus, which was one point or box about a middle, is an area of it. */
 export function fromOlder(data: unknown): unknown {
   if (!isRecord(data) || !isRecord(data.message)) return data;
   const message = Object.fromEntries(
     Object.entries(data.message).map(([slot, filling]) => [slot, withArea(filling)]),
   );
-  return withFineSlots(withPlaces(withLayoutIds({ ...data, message })));
+  const slides = Array.isArray(data.slides) ? { slides: data.slides.map(withId) } : {};
+  return withFineSlots(withPlaces(withLayoutIds({ ...data, message, ...slides })));
 }
+
+/** Slides had no names of their own. */
+const withId = (slide: unknown, index: number): unknown =>
+  isRecord(slide) && slide.id === undefined ? { ...slide, id: `slide-${index + 2}` } : slide;
 
 function withArea(filling: unknown): unknown {
   if (!isRecord(filling) || !isPoint(filling.focus)) return filling;

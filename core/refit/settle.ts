@@ -1,5 +1,6 @@
 import { contrastNeeded, luminance, luminanceContrast, type Hex } from "../colour";
-import { byHandIn, placeIn } from "./candidates/arranged";
+import { byHandIn } from "./candidates/arranged";
+import { placeIn } from "./words/in-box";
 import type { Palette } from "../brand";
 import { wordContrast, type ResolvedNode, type TextNode } from "../resolve";
 import { groundBehind, standsOnPicture } from "./pictures/ground";

@@ -37,6 +37,22 @@ export function withSlideMoved(strip: Piece, from: number, to: number): Piece {
   return { ...asFirst(strip, first), slides: named };
 }
 
+/**
+ * The strip with the arrangement of one slide, its styles and colours on all others after the first; what they say stays. Where
+ * another slide says other things, these find their places.
+ */
+export function withModel(strip: Piece, index: number): Piece {
+  const model = strip.slides?.[index - 1];
+  if (!model || !strip.slides) return strip;
+  const { arrangement, spread } = model;
+  return {
+    ...strip,
+    slides: strip.slides.map(({ spread: _spread, ...slide }) =>
+      slide.id === model.id ? model : { ...slide, arrangement, ...(spread ? { spread } : {}) },
+    ),
+  };
+}
+
 function firstOf({ message, arrangement, sizes, shown }: Piece): Slide {
   const own = sizes.map(({ own: _own, ...size }) => size);
   return { id: "first", message, arrangement, sizes: own, ...(shown ? { shown } : {}) };

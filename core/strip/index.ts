@@ -1,5 +1,5 @@
 export { asStrip, pictureNames, running } from "./begin";
-export { withNewSlide, withoutSlide, withSlideMoved } from "./edit";
+export { withModel, withNewSlide, withoutSlide, withSlideMoved } from "./edit";
 export {
   outlineOf,
   readOutline,
@@ -9,7 +9,7 @@ export {
   type PictureNames,
 } from "./outline";
 export { RUNNING } from "./running";
-export { slideName, slidesFor } from "./shown";
+export { slideName, slidesFor, tooManyFor } from "./shown";
 export {
   FIRST_SLIDE,
   isStrip,

@@ -24,6 +24,12 @@ export function slidesFor(piece: Piece, placement: Placement): number[] {
   return all.filter((index) => index === 0 || saysSomething(piece, index));
 }
 
+/** How many slides a placement shows at the most, where a strip has more than that. */
+export function tooManyFor(piece: Piece, placement: Placement): number | undefined {
+  const most = placement.slides?.max;
+  return most !== undefined && slidesFor(piece, placement).length > most ? most : undefined;
+}
+
 /** How a slide is called in a file's name, with zeros so that names sort in their order; empty where there is only one. */
 export const slideName = (index: number, count: number): string =>
   count > 1 ? String(index + 1).padStart(Math.max(2, String(count).length), "0") : "";

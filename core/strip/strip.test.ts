@@ -4,7 +4,7 @@ import { demoPieces, demoSources } from "../../tests/support/demo";
 import { applyEdit, editTo, invertEdit } from "../edit";
 import { makeScene } from "../engine";
 import { bottom, overlaps, right } from "../geometry";
-import { messagePictures, Piece, type Running } from "../piece";
+import { messagePictures, Piece, piecePictureIds, type Running } from "../piece";
 import { placementById } from "../placements";
 import {
   isStrip,
@@ -12,7 +12,11 @@ import {
   readOutline,
   RUNNING,
   slideCount,
+  slideName,
   slideOf,
+  slidesFor,
+  tooManyFor,
+  withModel,
   withNewSlide,
   withOutline,
   withoutSlide,
@@ -181,6 +185,67 @@ describe("slides", () => {
       expect(applyEdit(after, invertEdit(edit))).to.deep.equal(made);
     }
     expect(withoutSlide({ ...post, slides: [] }, 0)).to.deep.equal({ ...post, slides: [] });
+  });
+
+  it("take over how another one is arranged and coloured, and keep their words", () => {
+    const made = strip();
+    const styled = withSlide(made, 2, {
+      ...slideOf(made, 2),
+      spread: { backdrop: "paper" },
+      arrangement: [
+        ...slideOf(made, 2).arrangement,
+        {
+          id: "star",
+          kind: "shape",
+          role: "ornament",
+          box: { x: 10, y: 10, width: 90, height: 90 },
+          style: { shape: "star" },
+          pin: {},
+        },
+      ],
+    });
+    const alike = withModel(styled, 2);
+    for (const index of [1, 2, 3]) {
+      const own = slideOf(alike, index);
+      expect(own.arrangement.some(({ id }) => id === "star")).to.equal(true);
+      expect(own.spread).to.deep.equal({ backdrop: "paper" });
+      expect(own.message.headline).to.deep.equal(slideOf(made, index).message.headline);
+    }
+    expect(slideOf(alike, 0)).to.deep.equal(slideOf(styled, 0));
+    expect(withModel(made, 0)).to.equal(made);
+  });
+
+  it("go to channels that show a row of them, those that say nothing left out, and not too many", () => {
+    const made = withNewSlide(strip(), 1, false);
+    const tall = placementById("photo-feed-tall");
+    expect(slidesFor(made, tall)).to.deep.equal([0, 1, 3, 4]);
+    expect(slidesFor(made, placementById("story"))).to.deep.equal([0, 1, 3, 4]);
+    expect(slidesFor(made, placementById("community-link"))).to.deep.equal([0]);
+    expect(slidesFor(post, tall)).to.deep.equal([0]);
+    expect(tooManyFor(made, tall)).to.equal(undefined);
+    let many = made;
+    for (let more = 0; more < 8; more++) many = withNewSlide(many, 1, true);
+    expect(tooManyFor(many, tall)).to.equal(10);
+    expect([slideName(0, 1), slideName(0, 4), slideName(9, 12)]).to.deep.equal(["", "01", "10"]);
+  });
+
+  it("name every picture that they show, also across their folds", () => {
+    const across = {
+      id: "a",
+      kind: "picture",
+      picture: "b".repeat(64),
+      at: { x: 0, y: 0, width: 2, height: 1 },
+      style: {},
+    } as const;
+    const made: Piece = { ...strip(), across: [across] };
+    const other = "c".repeat(64);
+    const shown = withSlide(made, 2, {
+      ...slideOf(made, 2),
+      message: { ...slideOf(made, 2).message, picture: { picture: other } },
+    });
+    expect(piecePictureIds(shown)).to.have.members([file, other, across.picture]);
+    // What runs across is no slot of a slide's own.
+    expect(Object.keys(shown.slides![1]!.message)).not.to.include("across-a");
   });
 
   it("have what runs through them at the same spot to the pixel, and every word beside it", async () => {

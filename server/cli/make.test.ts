@@ -4,6 +4,7 @@ import { join } from "node:path";
 import { expect } from "chai";
 import sharp from "sharp";
 import { demoFolder, demoPiece, fontFolder } from "../../tests/support/demo";
+import type { Manifest } from "../../core/api";
 import { fileId } from "../files/hash";
 import { make } from "./make";
 import { readOptions } from "./options";
@@ -23,6 +24,28 @@ describe("zest make", () => {
     JSON.parse(await readFile(join(folder, "out", path), "utf8"));
 
   beforeEach(() => rm(join(folder, "out"), { recursive: true, force: true }));
+
+  it("writes the slides of an outline in order, and the first alone where no row of them is shown", async () => {
+    const outline = join(folder, "talk.md");
+    await writeFile(
+      outline,
+      "# One\n\nFirst words\n\n---\n\n# Two\n\n![x](nobody)\n\n# Three\n\n- a\n- b\n",
+    );
+    const places = ["--placements", "photo-feed-tall,ad-leaderboard", "--scale", "0.25"];
+    const outcome = await run(piece, "--outline", outline, ...places);
+    expect(outcome).to.deep.include({ files: 4, unknown: ["nobody"] });
+    const { files } = (await json("manifest.json")) as Manifest;
+    expect(files.map(({ slide, placement }) => [placement, slide])).to.deep.equal([
+      ["photo-feed-tall", 1],
+      ["photo-feed-tall", 2],
+      ["photo-feed-tall", 3],
+      ["ad-leaderboard", undefined],
+    ]);
+    expect(files.slice(0, 3).map(({ file }) => file)).to.deep.equal(
+      ["01", "02", "03"].map((slide) => `float-before-lunch_photo-feed-tall_270x338_${slide}.png`),
+    );
+    expect(files.map(({ alt }) => alt.split(".")[0])).to.deep.equal(["One", "Two", "Three", "One"]);
+  });
 
   it("makes files, a manifest, and a layout report for each", async () => {
     const outcome = await run(

@@ -10,7 +10,7 @@ import {
   type Box,
 } from "../../geometry";
 import { keepsRatio } from "../../shape";
-import { composedInk, placeIn } from "../candidates/arranged";
+import { composedInk, placeIn } from "../words/in-box";
 import type { Placed } from "../layout";
 import { seenBoxes } from "../pictures/subjects";
 import type { Stage } from "../structure/stage";

@@ -1,7 +1,7 @@
 import { area, between, bottom, contains, inset, overlaps, right, type Box } from "../../geometry";
 import { luminance } from "../../colour";
 import type { TextNode } from "../../resolve";
-import { placeIn } from "../candidates/arranged";
+import { placeIn } from "../words/in-box";
 import { setAt } from "../../type";
 import type { Placed } from "../layout";
 import { groupGap } from "../structure/gaps";

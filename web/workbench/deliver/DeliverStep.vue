@@ -5,7 +5,7 @@ import { isUnderWay, type DeliveryAnswer, type ImageFormat } from "../../../core
 import { checkPattern, DEFAULT_PATTERN } from "../../../core/batch";
 import { api } from "../../api/client";
 import type { Placement } from "../../../core/placements";
-import { slidesFor } from "../../../core/strip";
+import { slidesFor, tooManyFor } from "../../../core/strip";
 import { counted } from "../../common/counted";
 import DeliveryList from "../../common/DeliveryList.vue";
 import FileFields from "./FileFields.vue";
@@ -39,6 +39,11 @@ const withFiles = computed(() => batch.batches.filter((one) => one.made > 0));
 /** Of a strip, every slide where the channel shows a row of them. */
 const filesOf = (placement: Placement): number =>
   open.whole ? slidesFor(open.whole, placement).length : 1;
+function slidesNote(placement: Placement): string {
+  const files = filesOf(placement);
+  const most = open.whole && tooManyFor(open.whole, placement);
+  return files > 1 ? `, ${files} slides${most ? ` (the channel shows ${most})` : ""}` : "";
+}
 const count = computed(
   () =>
     placements.value
@@ -133,8 +138,7 @@ const time = (value: string): string =>
           class="name"
           :checked="sizes.includes(placement.id)"
           @update:checked="toggle(placement.id)"
-          >{{ placement.name
-          }}{{ filesOf(placement) > 1 ? `, ${filesOf(placement)} slides` : "" }}</NCheckbox
+          >{{ placement.name }}{{ slidesNote(placement) }}</NCheckbox
         >
       </div>
     </div>

@@ -4,7 +4,7 @@ import { computed, ref } from "vue";
 import type { FileId } from "../../../core/files";
 import { box } from "../../../core/geometry";
 import type { Across, Pin, Running, RunningKind } from "../../../core/piece";
-import { isStrip, RUNNING, running, slideCount } from "../../../core/strip";
+import { isStrip, RUNNING, running, slideCount, slideIds } from "../../../core/strip";
 import PictureShelf from "../../common/PictureShelf.vue";
 import NumberField from "../../ui/NumberField.vue";
 import { asOptions } from "../../ui/options";
@@ -27,6 +27,13 @@ const toggle = (kind: RunningKind, on: boolean): void =>
   put(on ? [...items.value, running(kind)] : items.value.filter((one) => one.kind !== kind));
 const change = (kind: RunningKind, part: Partial<Running>): void =>
   put(items.value.map((one) => (one.kind === kind ? { ...one, ...part } : one)));
+
+/** The slide that is worked on, by its id. */
+const here = computed(() => (strip.value ? slideIds(strip.value)[open.slide]! : ""));
+function withoutHere({ without }: Running, isHere: boolean): string[] {
+  const others = without.filter((id) => id !== here.value);
+  return isHere ? others : [...others, here.value];
+}
 
 const PLACES = [
   "top left",
@@ -100,6 +107,12 @@ const MEASURES = [
           <NCheckbox :checked="of(kind)!.first" @update:checked="change(kind, { first: $event })">
             on the first
           </NCheckbox>
+          <NCheckbox
+            :checked="!of(kind)!.without.includes(here)"
+            @update:checked="change(kind, { without: withoutHere(of(kind)!, $event) })"
+          >
+            on this one
+          </NCheckbox>
           <NCheckbox :checked="of(kind)!.last" @update:checked="change(kind, { last: $event })">
             on the last
           </NCheckbox>
@@ -147,7 +160,8 @@ const MEASURES = [
 
 .row {
   display: flex;
-  gap: 12px;
+  flex-wrap: wrap;
+  gap: 2px 12px;
   font-size: 13px;
 }
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Copy, ListTree, Plus, Smartphone, Trash2 } from "@lucide/vue";
+import { Copy, ListTree, Plus, Smartphone, Stamp, Trash2 } from "@lucide/vue";
 import { NButton } from "naive-ui";
 import { computed, ref } from "vue";
 import {
@@ -7,6 +7,7 @@ import {
   isStrip,
   slideCount,
   slideIds,
+  withModel,
   withNewSlide,
   withoutSlide,
   withSlideMoved,
@@ -42,6 +43,10 @@ function takeOut(): void {
   open.slide = Math.max(0, Math.min(at, slideCount(strip.value) - 2));
 }
 
+function model(): void {
+  if (strip.value) open.becomeWhole(withModel(strip.value, open.slide));
+}
+
 const dragged = ref<number>();
 const over = ref<number>();
 function move(from: number, to: number): void {
@@ -66,11 +71,20 @@ function drop(onto: number): void {
       <NButton size="small" quaternary @click="phoneShown = true">
         <Smartphone :size="15" aria-hidden="true" /> On a phone
       </NButton>
+      <NButton
+        size="small"
+        quaternary
+        :disabled="open.slide === 0 || slides.length < 3"
+        title="Give the other slides the arrangement and look of this one; their words stay"
+        @click="model"
+      >
+        <Stamp :size="15" aria-hidden="true" /> Others like this
+      </NButton>
       <NButton size="small" quaternary @click="add(true)">
-        <Copy :size="15" aria-hidden="true" /> Duplicate slide
+        <Copy :size="15" aria-hidden="true" /> Duplicate
       </NButton>
       <NButton size="small" quaternary :disabled="slides.length < 2" @click="takeOut">
-        <Trash2 :size="15" aria-hidden="true" /> Take out slide
+        <Trash2 :size="15" aria-hidden="true" /> Take out
       </NButton>
       <NButton size="small" @click="add(false)">
         <Plus :size="15" aria-hidden="true" /> Add slide
