@@ -43,6 +43,8 @@ export type Stroke = z.infer<typeof Stroke>;
 /** Behind the whole text or behind each of its lines; padding and corner are em. */
 export const Plate = z.object({
   colour: ColourToken,
+  /** How strong it is; at less than 1 what is behind it shows through. */
+  opacity: share.optional(),
   padding: z.number().min(0).max(4).optional(),
   corner: z.number().min(0).max(4).optional(),
   per: z.enum(["block", "line"]).optional(),

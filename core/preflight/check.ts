@@ -1,9 +1,9 @@
-import { contrastNeeded, difference, luminance } from "../colour";
+import { contrastNeeded, difference } from "../colour";
 import { bottom, contains, right, type Box } from "../geometry";
 import { isFact, RULING_SLOTS } from "../message";
 import { layoutKey, sameLayout, type Node } from "../piece";
 import { cssPerPixel, keptArea, roomOf } from "../placements";
-import { groundBehind, type Layout, type Placed } from "../refit";
+import { groundBehind, wordGround, type Layout, type Placed } from "../refit";
 import { wordContrast, type ResolvedNode, type ResolvedPiece } from "../resolve";
 import { missingCharacters } from "../type";
 import { mayStandOn } from "../brand";
@@ -195,12 +195,8 @@ export function groundOf(
 ): { darkest: number; lightest: number } | undefined {
   const { node } = item;
   if (node.type !== "text") return undefined;
-  if (node.plate) {
-    const own = luminance(node.plate.hex);
-    return { darkest: own, lightest: own };
-  }
   const behind = layout.placed.slice(0, index);
-  return groundBehind(inkOf(item), behind, layout.resolved.palette.backdrop);
+  return wordGround(node, inkOf(item), behind, layout.resolved.palette.backdrop);
 }
 
 /** The least contrast of a text against what is painted behind it; undefined for what is not text. */

@@ -3,7 +3,7 @@ import { byHandIn } from "./candidates/arranged";
 import { placeIn } from "./words/in-box";
 import type { Palette } from "../brand";
 import { wordContrast, type ResolvedNode, type TextNode } from "../resolve";
-import { groundBehind, standsOnPicture } from "./pictures/ground";
+import { groundBehind, standsOnPicture, wordGround } from "./pictures/ground";
 import type { Placed } from "./layout";
 import type { Stage } from "./structure/stage";
 
@@ -17,10 +17,12 @@ export function onTheirGround(stage: Stage, placed: Placed[]): Placed[] {
     const { node } = item;
     if (node.type !== "text") return item;
     const needed = contrastNeeded(item.text!.set.size * stage.css, node.weight);
-    if (node.plate)
-      return { ...item, node: readable(node, luminance(node.plate.hex), needed, palette) };
     const behind = placed.slice(0, index);
     const { ink } = item.text!;
+    if (node.plate) {
+      const { mean } = wordGround(node, item.box, behind, palette.backdrop);
+      return { ...item, node: readable(node, mean, needed, palette) };
+    }
     const ground = standsOnPicture(ink, behind)
       ? luminance(stage.ground)
       : groundBehind(ink, behind, palette.backdrop).mean;

@@ -2,7 +2,15 @@ import { defaultSpread, type Brand, type Palette, type Typeface } from "../brand
 import { contrast, luminance, type Hex } from "../colour";
 import { priceParts, RULING_SLOTS } from "../message";
 import { subjectOf } from "../picture";
-import { composedFrame, Framing, isPicture, isText, type Node, type Piece } from "../piece";
+import {
+  composedFrame,
+  Framing,
+  isPicture,
+  isText,
+  type Node,
+  type Piece,
+  type Style,
+} from "../piece";
 import { PROSE_LEADING, DISPLAY_LEADING } from "../rules";
 import { iconPath, codeFor } from "../shape";
 import { shelfTypeface } from "../shelf";
@@ -219,13 +227,15 @@ export class OneNode {
     if (!this.hasPlate) return {};
     const {
       colour,
+      opacity = 1,
       padding,
       corner,
       per = "block",
-    } = this.node.style.plate ?? { colour: "action" };
+    }: NonNullable<Style["plate"]> = this.node.style.plate ?? { colour: "action" };
     return {
       plate: {
         hex: this.style.colour(colour),
+        ...(opacity < 1 ? { alpha: opacity } : {}),
         padding: padding ?? (per === "line" ? 0.22 : 0.8),
         corner: corner ?? this.brand.defaults.corner,
         per,

@@ -43,6 +43,8 @@ interface Common {
 /** Padding and corner in em of the text; without a corner it is the brand's. */
 export interface ResolvedPlate {
   hex: Hex;
+  /** 0..1; 1 when not given. */
+  alpha?: number;
   padding: number;
   corner: Corner | number;
   per: "block" | "line";

@@ -5,6 +5,7 @@ import { change, layoutOf } from "../../tests/support/layouts";
 import { makeScene } from "../engine";
 import { area, box, contains, inset, right, bottom } from "../geometry";
 import { placementById } from "../placements";
+import { reportOf } from "../preflight";
 import { scenePictures, type GlyphsItem, type PathItem, type Scene } from "./index";
 import { compose } from "./compose";
 import { gradientOver } from "./figures";
@@ -65,6 +66,29 @@ describe("a scene", () => {
   it("is the same for the same layout", () => {
     const [{ layout, scene }] = made as [(typeof made)[0]];
     expect(compose(layout)).to.deep.equal(scene);
+  });
+
+  it("lets what is behind show through a plate, and words on it are judged by what is seen", async () => {
+    const layout = await layoutOf("photo-feed-tall");
+    const { node } = layout.placed.find(({ node: { role } }) => role === "headline")!;
+    if (node.type !== "text") throw new Error("no headline");
+    const plated = (alpha: number) => {
+      const plate = { hex: "#FFFFFF", alpha, padding: 0.2, corner: 0, per: "block" } as const;
+      return change(layout, node.id, (item) => ({
+        ...item,
+        node: { ...node, colour: "#000000", plate },
+      }));
+    };
+    const painted = (alpha: number) =>
+      compose(plated(alpha)).items.find((item) => item.node === node.id && item.kind === "path")!;
+    expect(painted(1).opacity).to.equal(1);
+    expect(painted(0.4).opacity).to.be.closeTo(0.4, 1e-9);
+    const contrast = (alpha: number) =>
+      reportOf(plated(alpha)).nodes.find(({ id }) => id === node.id)!.contrast!;
+    expect(contrast(1)).to.equal(21);
+    // White at 40 % over the brand's deep ground is a middle grey: mixed as a painter does, in encoded values.
+    expect(contrast(0.4)).to.be.within(4, 9);
+    expect(contrast(0)).to.be.below(2);
   });
 
   it("turns a node about its middle unless it is turned about something else", async () => {

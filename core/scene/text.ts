@@ -50,15 +50,13 @@ function plates(
 ): PathItem[] {
   if (!plate) return [];
   const { box: whole, text } = measures.placed;
-  if (plate.per === "block") {
-    if (area(whole) === 0) return [];
-    return [flat(measures, rectangle(whole, radiusOf(plate, whole, text!.set.size)), plate.hex)];
-  }
+  const painted = (at: Box, size: number): PathItem => {
+    const item = flat(measures, rectangle(at, radiusOf(plate, at, size)), plate.hex);
+    return { ...item, opacity: item.opacity * (plate.alpha ?? 1) };
+  };
+  if (plate.per === "block") return area(whole) === 0 ? [] : [painted(whole, text!.set.size)];
   const cap = paragraph.style.chain[0]?.capHeight ?? 0.7;
-  return lines.map((line) => {
-    const b = linePlate(line, plate, cap);
-    return flat(measures, rectangle(b, radiusOf(plate, b, line.size)), plate.hex);
-  });
+  return lines.map((line) => painted(linePlate(line, plate, cap), line.size));
 }
 
 /** What a line's letters reach below the baseline, as far as its plate allows for it, in em. */

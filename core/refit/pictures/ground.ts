@@ -1,5 +1,6 @@
 import { decoded, encoded, luminance, type Hex } from "../../colour";
 import { box, contains, overlaps, type Box } from "../../geometry";
+import type { TextNode } from "../../resolve";
 import { bodyOf } from "../../shape";
 import { toneOf, type GroundTone } from "../../picture";
 import type { Placed } from "../layout";
@@ -56,6 +57,20 @@ export function underScrim(tone: GroundTone, hex: Hex, alpha: number): GroundTon
     lightest: Math.max(...ends),
     busy: (1 - alpha) * tone.busy,
   };
+}
+
+/** What words stand on: their plate, through which more or less of what is behind it shows, or that itself. */
+export function wordGround(
+  { plate }: Pick<TextNode, "plate">,
+  target: Box,
+  behind: Placed[],
+  backdrop: Hex,
+): GroundTone {
+  if (!plate) return groundBehind(target, behind, backdrop);
+  const { hex, alpha = 1 } = plate;
+  const own = luminance(hex);
+  if (alpha === 1) return { darkest: own, mean: own, lightest: own, busy: 0 };
+  return underScrim(groundBehind(target, behind, backdrop), hex, alpha);
 }
 
 /** A box of the frame in the pixels of the picture that fills `frame` with `crop`. */

@@ -175,6 +175,17 @@ const PLATE = { colour: "action", padding: 0.5, corner: 0.2, per: "block" } as c
           @update:model-value="set({ plate: { ...style.plate, colour: $event ?? 'action' } })"
         />
         <label class="line">
+          <span class="quiet small">Strength</span>
+          <SliderField
+            label="Strength of the plate"
+            :min="0"
+            :max="1"
+            :step="0.05"
+            :model-value="style.plate.opacity ?? 1"
+            @update:model-value="set({ plate: { ...style.plate, opacity: $event } })"
+          />
+        </label>
+        <label class="line">
           <span class="quiet small">Padding</span>
           <SliderField
             label="Padding of the plate"
