@@ -9,6 +9,7 @@ import {
   type Spread,
 } from "../colour";
 import { onBrand, type Piece } from "../piece";
+import { slideCount, slideOf, withSlide } from "../strip";
 import { rebrandWords } from "../wording/kits";
 
 /** A piece in another brand, with what a person should look at. */
@@ -22,7 +23,18 @@ export interface Rebranded {
  * brand's own colours become the new brand's colour of that role, or its nearest by CIEDE2000, and the spread is
  * the new brand's best on a ground as light or dark as before.
  */
-export function rebrand(piece: Piece, from: Brand, to: Brand): Rebranded {
+export function rebrand(strip: Piece, from: Brand, to: Brand): Rebranded {
+  const slides = Array.from({ length: slideCount(strip) }, (_, index) =>
+    slideRebranded(slideOf(strip, index), from, to),
+  );
+  return {
+    piece: slides.reduce((done, { piece }, index) => withSlide(done, index, piece), strip),
+    notes: [...new Set(slides.flatMap(({ notes }) => notes))],
+  };
+}
+
+/** One slide, which a piece that is no strip is by itself. */
+function slideRebranded(piece: Piece, from: Brand, to: Brand): Rebranded {
   const swaps = colourSwaps(piece, from, to);
   const styled = swaps.reduce((before, { token, into }) => onBrand(before, token, into), {
     arrangement: piece.arrangement,

@@ -1,5 +1,6 @@
 import { box } from "../geometry";
 import { composedFrame, type Across, type Node, type Piece, type Size, type Slide } from "../piece";
+import { same } from "../same";
 import { runningNodes } from "./running";
 
 /** The first slide is the piece itself; the others are kept in it. */
@@ -121,7 +122,7 @@ export function withSlide(strip: Piece, index: number, to: Piece): Piece {
     sizes: sizes.filter(
       ({ layout, changes }) => layout !== undefined || Object.keys(changes).length > 0,
     ),
-    ...(slide.spread || to.spread !== strip.spread ? { spread: to.spread } : {}),
+    ...(slide.spread || !same(to.spread, strip.spread) ? { spread: to.spread } : {}),
     ...(to.shown ? { shown: to.shown } : {}),
   };
   const before = new Map(strip.sizes.map((size) => [size.placement, size]));

@@ -3,6 +3,7 @@ import fc from "fast-check";
 import { demoPieces, demoSources } from "../../tests/support/demo";
 import { applyEdit, editTo, invertEdit } from "../edit";
 import { makeScene } from "../engine";
+import { rebrand } from "../kit";
 import { bottom, overlaps, right } from "../geometry";
 import { messagePictures, Piece, piecePictureIds, type Running } from "../piece";
 import { placementById } from "../placements";
@@ -227,6 +228,26 @@ describe("slides", () => {
     for (let more = 0; more < 8; more++) many = withNewSlide(many, 1, true);
     expect(tooManyFor(many, tall)).to.equal(10);
     expect([slideName(0, 1), slideName(0, 4), slideName(9, 12)]).to.deep.equal(["", "01", "10"]);
+  });
+
+  it("take another brand together, each with its own styles and colours", () => {
+    const made = strip();
+    const other = demoPieces().find(({ brand: own }) => own.id !== brand.id)!.brand;
+    const own = brand.colours.at(-1)!.id;
+    const styled = withSlide(made, 2, {
+      ...slideOf(made, 2),
+      arrangement: slideOf(made, 2).arrangement.map((node) =>
+        node.role === "backdrop" ? { ...node, style: { ...node.style, colour: own } } : node,
+      ),
+    });
+    const { piece } = rebrand(styled, brand, other);
+    expect(piece.brand).to.equal(other.id);
+    expect(JSON.stringify(piece.slides)).not.to.contain(`"colour":"${own}"`);
+    for (const slide of piece.slides!) expect(slide).not.to.have.property("spread");
+    for (let index = 0; index < 4; index++) {
+      expect(slideOf(piece, index).spread).to.deep.equal(piece.spread);
+      expect(slideOf(piece, index).message).to.deep.equal(slideOf(styled, index).message);
+    }
   });
 
   it("name every picture that they show, also across their folds", () => {

@@ -75,10 +75,10 @@ function colour(spread: Spread): void {
 /** Another brand's clothes: its own spread, and its colours for those that the design names. */
 function changeBrand(id: string): void {
   const to = library.brandById.get(id);
-  if (!open.piece || !open.brand || !to) return;
-  const { piece, notes } = rebrand(open.piece, open.brand, to);
+  if (!open.whole || !open.brand || !to) return;
+  const { piece, notes } = rebrand(open.whole, open.brand, to);
   page.value = 0;
-  open.become(piece, "brand");
+  open.becomeWhole(piece, "brand");
   if (notes.length > 0) toasts.tell(`${notes.join("; ")}.`);
 }
 

@@ -3,8 +3,8 @@ import { NCheckbox } from "naive-ui";
 import { computed } from "vue";
 import type { Shadow } from "../../../../core/piece";
 import SelectField from "../../../ui/SelectField.vue";
-import SliderField from "../../../ui/SliderField.vue";
 import ColourField from "./ColourField.vue";
+import SliderLine from "./SliderLine.vue";
 import { useHandStyle } from "./use-style";
 
 /** What anything can have: how strong it is, how it lies on what is behind it, and a shadow. */
@@ -36,17 +36,14 @@ const LENGTHS = [
 </script>
 
 <template>
-  <label class="line">
-    <span class="quiet small">Opacity</span>
-    <SliderField
-      label="Opacity"
-      :min="0.05"
-      :max="1"
-      :step="0.05"
-      :model-value="style.opacity ?? 1"
-      @update:model-value="set({ opacity: $event })"
-    />
-  </label>
+  <SliderLine
+    label="Opacity"
+    :min="0.05"
+    :max="1"
+    :step="0.05"
+    :model-value="style.opacity ?? 1"
+    @update:model-value="set({ opacity: $event })"
+  />
   <details>
     <summary>Shadow and blending</summary>
     <div class="more">
@@ -69,28 +66,26 @@ const LENGTHS = [
           :model-value="shadow.colour"
           @update:model-value="$event && put({ colour: $event })"
         />
-        <label v-for="{ key, label, min, max } in LENGTHS" :key="key" class="line">
-          <span class="quiet small">{{ label }}</span>
-          <SliderField
-            :label="`Shadow: ${label.toLowerCase()}`"
-            :min="min * scale"
-            :max="max * scale"
-            :step="scale"
-            :model-value="shadow[key]"
-            @update:model-value="put({ [key]: $event })"
-          />
-        </label>
-        <label class="line">
-          <span class="quiet small">Strength</span>
-          <SliderField
-            label="Strength of the shadow"
-            :min="0.05"
-            :max="1"
-            :step="0.05"
-            :model-value="shadow.opacity"
-            @update:model-value="put({ opacity: $event })"
-          />
-        </label>
+        <SliderLine
+          v-for="{ key, label, min, max } in LENGTHS"
+          :key="key"
+          :label="label"
+          of="of the shadow"
+          :min="min * scale"
+          :max="max * scale"
+          :step="scale"
+          :model-value="shadow[key]"
+          @update:model-value="put({ [key]: $event })"
+        />
+        <SliderLine
+          label="Strength"
+          of="of the shadow"
+          :min="0.05"
+          :max="1"
+          :step="0.05"
+          :model-value="shadow.opacity"
+          @update:model-value="put({ opacity: $event })"
+        />
       </template>
     </div>
   </details>

@@ -6,9 +6,9 @@ import { isOpen, shapeDefaults, type ShapeKind } from "../../../../core/shape";
 import { shapeName } from "../../../../core/wording/nodes";
 import { asOptions } from "../../../ui/options";
 import SelectField from "../../../ui/SelectField.vue";
-import SliderField from "../../../ui/SliderField.vue";
 import ColourField from "./ColourField.vue";
 import GradientStyle from "./GradientStyle.vue";
+import SliderLine from "./SliderLine.vue";
 import { useHandStyle } from "./use-style";
 
 /** The outline of a shape, or of a picture’s frame, and how a shape is filled and lined. */
@@ -110,15 +110,14 @@ function line(part: { colour?: string; width?: number; dash?: Dash }): void {
     :options="shapes"
     @update:model-value="$event && putKind($event)"
   />
-  <label v-for="{ key, label, usual: value, ...range } in sliders" :key="key" class="line">
-    <span class="quiet small">{{ label }}</span>
-    <SliderField
-      v-bind="range"
-      :label="label"
-      :model-value="style[key] ?? value"
-      @update:model-value="set({ [key]: $event })"
-    />
-  </label>
+  <SliderLine
+    v-for="{ key, label, usual: value, ...range } in sliders"
+    :key="key"
+    :label="label"
+    v-bind="range"
+    :model-value="style[key] ?? value"
+    @update:model-value="set({ [key]: $event })"
+  />
   <template v-if="!isPicture">
     <NCheckbox
       v-if="!isLine"
@@ -133,17 +132,15 @@ function line(part: { colour?: string; width?: number; dash?: Dash }): void {
         :model-value="stroke?.colour ?? style.colour"
         @update:model-value="$event && line({ colour: $event })"
       />
-      <label class="line">
-        <span class="quiet small">Width</span>
-        <SliderField
-          label="Width of the line"
-          :min="1"
-          :max="40"
-          :step="1"
-          :model-value="stroke?.width ?? 4"
-          @update:model-value="line({ width: $event })"
-        />
-      </label>
+      <SliderLine
+        label="Width"
+        of="of the line"
+        :min="1"
+        :max="40"
+        :step="1"
+        :model-value="stroke?.width ?? 4"
+        @update:model-value="line({ width: $event })"
+      />
       <SelectField
         label="Kind of line"
         size="small"

@@ -5,6 +5,7 @@ import type { Gradient } from "../../../../core/piece";
 import SelectField from "../../../ui/SelectField.vue";
 import SliderField from "../../../ui/SliderField.vue";
 import ColourField from "./ColourField.vue";
+import SliderLine from "./SliderLine.vue";
 import { useHandStyle } from "./use-style";
 
 /** From one colour to others, along a line or from the middle outwards. */
@@ -54,17 +55,16 @@ const takeOut = (index: number): void => put({ stops: gradient.value!.stops.toSp
       :options="KINDS"
       @update:model-value="$event && put({ kind: $event })"
     />
-    <label v-if="gradient.kind === 'linear'" class="line">
-      <span class="quiet small">Direction</span>
-      <SliderField
-        label="Direction of the gradient in degrees"
-        :min="0"
-        :max="360"
-        :step="5"
-        :model-value="gradient.angle"
-        @update:model-value="put({ angle: $event })"
-      />
-    </label>
+    <SliderLine
+      v-if="gradient.kind === 'linear'"
+      label="Direction"
+      of="of the gradient, in degrees"
+      :min="0"
+      :max="360"
+      :step="5"
+      :model-value="gradient.angle"
+      @update:model-value="put({ angle: $event })"
+    />
     <div v-for="(stop, index) in gradient.stops" :key="index" class="stop">
       <ColourField
         :label="`Colour ${index + 1}`"

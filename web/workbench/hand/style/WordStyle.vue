@@ -6,10 +6,10 @@ import { TypeFeature } from "../../../../core/text";
 import NumberField from "../../../ui/NumberField.vue";
 import type { Option } from "../../../ui/options";
 import SelectField from "../../../ui/SelectField.vue";
-import SliderField from "../../../ui/SliderField.vue";
 import { usePiece } from "../../piece";
 import ColourField from "./ColourField.vue";
 import { useHand } from "../hand";
+import SliderLine from "./SliderLine.vue";
 import { useHandStyle } from "./use-style";
 
 /** How words are set. */
@@ -139,26 +139,23 @@ const PLATE = { colour: "action", padding: 0.5, corner: 0.2, per: "block" } as c
       {{ label }}
     </NButton>
   </NButtonGroup>
-  <label v-for="{ key, label, usual, ...range } in SLIDERS" :key="key" class="line">
-    <span class="quiet small">{{ label }}</span>
-    <SliderField
-      v-bind="range"
-      :label="label"
-      :model-value="style[key] ?? usual"
-      @update:model-value="set({ [key]: $event })"
-    />
-  </label>
-  <label class="line">
-    <span class="quiet small">Along a circle</span>
-    <SliderField
-      label="Along how many degrees of a circle"
-      :min="-360"
-      :max="360"
-      :step="10"
-      :model-value="bent"
-      @update:model-value="set({ arc: $event === 0 ? undefined : $event })"
-    />
-  </label>
+  <SliderLine
+    v-for="{ key, label, usual, ...range } in SLIDERS"
+    :key="key"
+    :label="label"
+    v-bind="range"
+    :model-value="style[key] ?? usual"
+    @update:model-value="set({ [key]: $event })"
+  />
+  <SliderLine
+    label="Along a circle"
+    of="in degrees"
+    :min="-360"
+    :max="360"
+    :step="10"
+    :model-value="bent"
+    @update:model-value="set({ arc: $event === 0 ? undefined : $event })"
+  />
   <details>
     <summary>Plate and outline</summary>
     <div class="more">
@@ -174,39 +171,33 @@ const PLATE = { colour: "action", padding: 0.5, corner: 0.2, per: "block" } as c
           :model-value="style.plate.colour"
           @update:model-value="set({ plate: { ...style.plate, colour: $event ?? 'action' } })"
         />
-        <label class="line">
-          <span class="quiet small">Strength</span>
-          <SliderField
-            label="Strength of the plate"
-            :min="0"
-            :max="1"
-            :step="0.05"
-            :model-value="style.plate.opacity ?? 1"
-            @update:model-value="set({ plate: { ...style.plate, opacity: $event } })"
-          />
-        </label>
-        <label class="line">
-          <span class="quiet small">Padding</span>
-          <SliderField
-            label="Padding of the plate"
-            :min="0"
-            :max="2"
-            :step="0.05"
-            :model-value="style.plate.padding ?? 0.8"
-            @update:model-value="set({ plate: { ...style.plate, padding: $event } })"
-          />
-        </label>
-        <label class="line">
-          <span class="quiet small">Corners</span>
-          <SliderField
-            label="Corners of the plate"
-            :min="0"
-            :max="2"
-            :step="0.05"
-            :model-value="style.plate.corner ?? 0"
-            @update:model-value="set({ plate: { ...style.plate, corner: $event } })"
-          />
-        </label>
+        <SliderLine
+          label="Strength"
+          of="of the plate"
+          :min="0"
+          :max="1"
+          :step="0.05"
+          :model-value="style.plate.opacity ?? 1"
+          @update:model-value="set({ plate: { ...style.plate, opacity: $event } })"
+        />
+        <SliderLine
+          label="Padding"
+          of="of the plate"
+          :min="0"
+          :max="2"
+          :step="0.05"
+          :model-value="style.plate.padding ?? 0.8"
+          @update:model-value="set({ plate: { ...style.plate, padding: $event } })"
+        />
+        <SliderLine
+          label="Corners"
+          of="of the plate"
+          :min="0"
+          :max="2"
+          :step="0.05"
+          :model-value="style.plate.corner ?? 0"
+          @update:model-value="set({ plate: { ...style.plate, corner: $event } })"
+        />
         <NCheckbox
           :checked="style.plate.per === 'line'"
           @update:checked="set({ plate: { ...style.plate, per: $event ? 'line' : 'block' } })"
@@ -226,17 +217,15 @@ const PLATE = { colour: "action", padding: 0.5, corner: 0.2, per: "block" } as c
           :model-value="style.outline.colour"
           @update:model-value="set({ outline: { ...style.outline, colour: $event ?? 'action' } })"
         />
-        <label class="line">
-          <span class="quiet small">Strength</span>
-          <SliderField
-            label="Strength of the outline"
-            :min="0.005"
-            :max="0.12"
-            :step="0.005"
-            :model-value="style.outline.width"
-            @update:model-value="set({ outline: { ...style.outline, width: $event } })"
-          />
-        </label>
+        <SliderLine
+          label="Strength"
+          of="of the outline"
+          :min="0.005"
+          :max="0.12"
+          :step="0.005"
+          :model-value="style.outline.width"
+          @update:model-value="set({ outline: { ...style.outline, width: $event } })"
+        />
       </template>
       <ColourField
         label="=Marked= words"
