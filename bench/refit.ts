@@ -17,7 +17,8 @@ import {
 import { check, inkOf, reportOf, type LayoutReport } from "../core/preflight";
 import type { Layout } from "../core/refit";
 import type { Sources } from "../core/resolve";
-import { pieceOf, shippedTemplates } from "../core/templates";
+import { shippedTemplates } from "../core/shipped";
+import { pieceOf } from "../core/templates";
 import { messages, strangeBrands, strangeSources } from "../tests/support/strangers";
 import { cases, type Case } from "../tests/support/arrangements";
 import { caseSources } from "../tests/support/case-sources";

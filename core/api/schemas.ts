@@ -114,14 +114,20 @@ export const NewCrate = z.object({
   name: z.string().trim().min(1).max(120),
   brand: Id,
 });
+/** Characters: some forty slides, each of which says as much as a slide can hold. */
+export const MOST_OUTLINE = 60_000;
 const title = z.string().trim().min(1).max(LIMITS.title).optional();
-/** A copy of another piece, or a template with words by slot and pictures in the order of importance. */
+/**
+ * A copy of another piece, or a template with words by slot and pictures in the order of importance; a carousel also with an
+ * outline, which then counts instead of the words.
+ */
 export const NewPiece = z.union([
   z.object({ from: Id, title }),
   z.object({
     template: Id,
     words: z.record(SlotName, z.string().max(LIMITS.text)).default({}),
     pictures: z.array(FileId).max(20).default([]),
+    outline: z.string().max(MOST_OUTLINE).optional(),
     title,
   }),
 ]);

@@ -1,4 +1,6 @@
 export {
+  COUNTED,
+  isCounted,
   FACT_SLOTS,
   isFact,
   readingRank,

@@ -73,3 +73,7 @@ export const isFact = (slot: string): boolean => NEVER_LEFT_OUT.has(slot);
 /** A slot as a person calls it: `step-2` is “Step 2”. */
 export const slotName = (slot: string): string =>
   slotHints[slot]?.name ?? slot.charAt(0).toUpperCase() + slot.slice(1).replaceAll("-", " ");
+
+/** Words that count the slides of a strip which have them, from the first or down to the last; nobody types them. */
+export const COUNTED = { up: "running-number", down: "running-countdown" } as const;
+export const isCounted = (slot: string): boolean => slot === COUNTED.up || slot === COUNTED.down;

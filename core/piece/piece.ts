@@ -238,6 +238,12 @@ const PieceBody = z.object({
 export const Piece = PieceBody.superRefine(checkReferences);
 export type Piece = z.infer<typeof Piece>;
 
+/** A slide of a design stands on the strip's ground, or is `turned`: on the opposite one. */
+export const DesignSlide = Slide.omit({ spread: true, shown: true }).extend({
+  turned: z.boolean().optional(),
+});
+export type DesignSlide = z.infer<typeof DesignSlide>;
+
 /** What a design is without a brand and a name of its own: what templates hold. */
 export const Design = PieceBody.pick({
   kind: true,
@@ -246,13 +252,17 @@ export const Design = PieceBody.pick({
   message: true,
   arrangement: true,
   sizes: true,
+  running: true,
+  across: true,
   without: true,
-}).superRefine(checkReferences);
+})
+  .extend({ slides: z.array(DesignSlide).max(LIMITS.slides).optional() })
+  .superRefine(checkReferences);
 export type Design = z.infer<typeof Design>;
 
 /** Node names are unique, and `on` names another node and never leads back to itself. */
 function checkReferences(
-  piece: { arrangement: Node[]; slides?: Slide[] | undefined },
+  piece: { arrangement: Node[]; slides?: { id: string; arrangement: Node[] }[] | undefined },
   context: z.RefinementCtx,
 ): void {
   const names = (piece.slides ?? []).map(({ id }) => id);

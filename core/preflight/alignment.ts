@@ -1,3 +1,4 @@
+import { isCounted } from "../message";
 import { bottom, right } from "../geometry";
 import type { Layout, Placed } from "../refit";
 import type { Finding } from "./finding";
@@ -40,10 +41,11 @@ const endsRow = (item: Placed, all: readonly Placed[]): boolean =>
   ENDING.has(item.node.role) &&
   all.some((other) => other.box.x < item.box.x && besideEachOther(item, other));
 
-/** What stands in a badge or is turned has an order of its own. */
+/** What stands in a badge, counts the slides or is turned has an order of its own. */
 function isAligned({ node, text, logo, turn }: Placed, { placed }: Layout): boolean {
   const ground = placed.find((item) => item.node.id === node.on)?.node;
   const apart = node.role === "badge" || node.role === "price" || ground?.role === "badge";
+  if (isCounted(node.slot ?? "")) return false;
   return (text !== undefined || logo !== undefined) && turn === 0 && !apart;
 }
 

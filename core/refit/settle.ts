@@ -1,6 +1,5 @@
 import { contrastNeeded, luminance, luminanceContrast, type Hex } from "../colour";
-import { byHandIn } from "./candidates/arranged";
-import { placeIn } from "./words/in-box";
+import { byHandIn, placeIn } from "./words/in-box";
 import type { Palette } from "../brand";
 import { wordContrast, type ResolvedNode, type TextNode } from "../resolve";
 import { groundBehind, standsOnPicture, wordGround } from "./pictures/ground";
@@ -11,11 +10,15 @@ import type { Stage } from "./structure/stage";
  * Words may stand on another ground than the one they were composed on; where their own colour cannot be read
  * there, they take the spread's colour that reads best. On a picture they are coloured for its scrim.
  */
-export function onTheirGround(stage: Stage, placed: Placed[]): Placed[] {
+export function onTheirGround(
+  stage: Stage,
+  placed: Placed[],
+  which: (node: ResolvedNode) => boolean = () => true,
+): Placed[] {
   const { palette } = stage.resolved;
   return placed.map((item, index) => {
     const { node } = item;
-    if (node.type !== "text") return item;
+    if (node.type !== "text" || !which(node)) return item;
     const needed = contrastNeeded(item.text!.set.size * stage.css, node.weight);
     const behind = placed.slice(0, index);
     const { ink } = item.text!;

@@ -5,7 +5,8 @@ import { fitLead, makeScene } from "../engine";
 import { isFact, sortMessage, wordsOf } from "../message";
 import { catalogue, placementById, roomOf } from "../placements";
 import { check, reportOf, type LayoutReport } from "../preflight";
-import { pieceOf, shippedTemplates, type Template } from "../templates";
+import { shippedTemplates } from "../shipped";
+import { pieceOf, type Template } from "../templates";
 
 /** Templates of unlike kinds: words alone, a badge, a pattern, a card, a picture that is not given. */
 const TEMPLATES = ["big-words", "price-plate", "slope", "one-question", "half-and-half"].map((id) =>

@@ -1,6 +1,7 @@
 export { asStrip, pictureNames, running } from "./begin";
 export { withModel, withNewSlide, withoutSlide, withSlideMoved } from "./edit";
 export {
+  isOutline,
   outlineOf,
   readOutline,
   withOutline,
@@ -19,3 +20,5 @@ export {
   slideOf,
   withSlide,
 } from "./slide";
+export { outlineFromWords, outlineWords } from "./from-words";
+export { missingStages, rolesOf, STAGE_OF, STAGES, stripRoles, wordsIn, type Stage } from "./roles";

@@ -49,6 +49,10 @@ export function readOutline(text: string): OutlineSlide[] {
   return slides;
 }
 
+/** Whether a text is written as an outline is; else its lines are those of one message. */
+export const isOutline = (text: string): boolean =>
+  text.split(/\r?\n/).some((line) => BREAK.test(line) || HEADING.test(line));
+
 /** Lines of one slide, which become the words of its slots. */
 class SlideReader {
   readonly slide: OutlineSlide = { words: [], pictures: [] };

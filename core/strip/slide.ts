@@ -1,4 +1,5 @@
 import { box } from "../geometry";
+import { COUNTED } from "../message";
 import { composedFrame, type Across, type Node, type Piece, type Size, type Slide } from "../piece";
 import { same } from "../same";
 import { runningNodes } from "./running";
@@ -37,10 +38,11 @@ export function slideOf(strip: Piece, index: number): Piece {
       ? { without: [...new Set([...(own.without ?? []), "logo" as const])] }
       : {};
   const pictures = parts.flatMap(({ filling }) => (filling ? [filling] : []));
+  const number = numberOf(strip, index);
   return {
     ...own,
     ...without,
-    message: { ...own.message, ...words, ...Object.fromEntries(pictures) },
+    message: { ...own.message, ...words, ...number, ...Object.fromEntries(pictures) },
     arrangement: [...grounds, ...under, ...rest, ...nodes],
   };
 }
@@ -95,6 +97,19 @@ function partAcross(
   return picture ? { node, filling: [slot, { picture, ...(alt ? { alt } : {}) }] } : { node };
 }
 
+/** The number of a slide among those that are counted. */
+function numberOf(strip: Piece, index: number): Piece["message"] {
+  const all = [strip, ...(strip.slides ?? [])].map(({ arrangement }) => arrangement);
+  return Object.fromEntries(
+    Object.values(COUNTED).flatMap((slot) => {
+      const counts = all.map((nodes) => nodes.some((node) => node.slot === slot));
+      if (!counts[index]) return [];
+      const from = slot === COUNTED.up ? counts.slice(0, index + 1) : counts.slice(index);
+      return [[slot, { text: String(from.filter(Boolean).length) }]];
+    }),
+  );
+}
+
 /** Slots that only a strip has: what runs through its slides, and across its folds. */
 export const isStripSlot = (slot: string): boolean => /^(?:running|across)-/.test(slot);
 
@@ -103,9 +118,8 @@ const isOfStrip = ({ strip }: Node): boolean => strip !== undefined;
 /** The strip with one slide as it has become; what all slides share is changed for all. */
 export function withSlide(strip: Piece, index: number, to: Piece): Piece {
   if (!isStrip(strip)) return to;
-  const gone = new Set(to.arrangement.filter(isOfStrip).flatMap(({ slot }) => slot ?? []));
   const message = Object.fromEntries(
-    Object.entries(to.message).filter(([slot]) => !gone.has(slot)),
+    Object.entries(to.message).filter(([slot]) => !isStripSlot(slot)),
   ) as Piece["message"];
   const arrangement = to.arrangement.filter((node) => !isOfStrip(node));
   const { slides = [], running, across } = strip;

@@ -3,14 +3,6 @@ export { whatChanged } from "./changed";
 export { inLook, Look, lookAt } from "./looks";
 export { pairingsOf } from "./pairing";
 export { titleFor } from "./title";
-export { shippedTemplates } from "./shelf";
-export {
-  arrangedAs,
-  designOf,
-  moodOf,
-  pictureSlots,
-  pieceOf,
-  pointsOf,
-  spreadFor,
-  type Wanted,
-} from "./use";
+export { arrangedAs, designOf, pictureSlots, pieceOf, pointsOf, type Wanted } from "./use";
+export { moodOf, spreadFor } from "./moods";
+export { inSet, isStripTemplate, needsPictures } from "./strip";

@@ -4,7 +4,8 @@ import { Spread } from "../colour";
 import type { Piece } from "../piece";
 import { pairedAs, pairingsOf } from "./pairing";
 import type { Template } from "./template";
-import { arrangedAs, spreadFor } from "./use";
+import { spreadFor } from "./moods";
+import { arrangedAs } from "./use";
 
 /** How a message may look: an arrangement, by its template, a spread of the brand's colours and a pairing of its faces. */
 export const Look = z.object({ template: z.string(), spread: Spread, pairing: z.string() });

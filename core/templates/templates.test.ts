@@ -10,13 +10,13 @@ import { isText } from "../piece";
 import { catalogue, placementById, type Placement } from "../placements";
 import { check } from "../preflight";
 import type { Sources } from "../resolve";
+import { shippedTemplates } from "../shipped";
 import {
   arrangedAs,
   inLook,
   lookAt,
   pieceOf,
   pictureSlots,
-  shippedTemplates,
   spreadFor,
   type Template,
   whatChanged,

@@ -1,17 +1,21 @@
-import { brandSpreads, type Brand } from "../brand";
-import { chromaOf, hexOf, luminance, type Spread } from "../colour";
+import type { Brand } from "../brand";
 import type { FileId } from "../files";
-import { RULING_SLOTS } from "../message";
 import {
   composedFrame,
   isPicture,
   isText,
   Piece,
   type Design,
+  type DesignSlide,
   type Filling,
   type Node,
+  type Slide,
 } from "../piece";
-import type { Mood, Template } from "./template";
+import { outlineFromWords, type OutlineSlide, type PictureNames } from "../strip";
+import { spreadFor } from "./moods";
+import { slotsFor } from "./slots";
+import { isStripTemplate, sampleOutline, tell } from "./strip";
+import type { Template } from "./template";
 
 /** What a piece is to say and show: words by slot, and pictures in the order of importance. */
 export interface Wanted {
@@ -20,6 +24,9 @@ export interface Wanted {
   /** Without any words the template's own sample is shown. */
   words: Readonly<Record<string, string>>;
   pictures: readonly FileId[];
+  /** The slides of a carousel, which count instead of the words, and what their pictures are called. */
+  outline?: readonly OutlineSlide[] | undefined;
+  names?: PictureNames | undefined;
   /** BCP 47; the template's own when not given. */
   language?: string | undefined;
 }
@@ -51,13 +58,24 @@ export function pieceOf(template: Template, brand: Brand, wanted: Wanted): Piece
     ...(wanted.language === undefined ? {} : { language: wanted.language }),
     sizes: sizesOf(design),
     spread: spreadFor(brand, mood),
-    message: { ...messageOf(template, wanted.words), ...picturesOf(template, wanted.pictures) },
+    message: { ...messageOf(template, wanted), ...picturesOf(template, wanted.pictures) },
   });
+  if (isStripTemplate(template)) return { ...piece, ...told(template, brand, piece, wanted) };
   return isSample(wanted) ? piece : arrangedAs(piece, template);
 }
 
-const isSample = ({ words }: Pick<Wanted, "words">): boolean =>
-  Object.values(words).every((text) => text.trim() === "");
+const isSample = ({ words, outline = [] }: Pick<Wanted, "words" | "outline">): boolean =>
+  outline.length === 0 && Object.values(words).every((text) => text.trim() === "");
+
+const NO_NAMES: PictureNames = { nameOf: (id) => id, idOf: () => undefined };
+
+/** The slides of a new strip: what was given, or what its template says itself. */
+function told(template: Template, brand: Brand, { spread }: Piece, wanted: Wanted) {
+  const { outline = outlineFromWords(wanted.words), names = NO_NAMES, pictures } = wanted;
+  const asDrawn = isSample(wanted);
+  const said = asDrawn ? sampleOutline(template) : outline;
+  return tell(template, brand, spread, { outline: said, names, pictures, asDrawn });
+}
 
 /** A design that words make alone has the brand's mark behind them, where nothing else is drawn. */
 function withEmblem(piece: Piece): Piece {
@@ -80,40 +98,10 @@ function withEmblem(piece: Piece): Piece {
   return { ...piece, arrangement: [...grounds, emblem, ...rest] };
 }
 
-/** The first of a brand's spreads on such a ground; where there is none, the first that comes near it. */
-export function spreadFor(brand: Brand, mood: Mood): Spread {
-  const all = brandSpreads(brand);
-  const near = mood === "light" ? undefined : all.find((spread) => !isMood(brand, spread, "light"));
-  return all.find((spread) => isMood(brand, spread, mood)) ?? near ?? all[0] ?? {};
-}
-
-/** By eye: luminances of grounds that look dark or light, and the chroma from which one looks bright. */
-const DARK = 0.16;
-const LIGHT = 0.55;
-const COLOURFUL = 0.09;
-
-/** The ground that a brand's spread makes. */
-export function moodOf(brand: Brand, spread: Spread): Mood {
-  const whole = { ...brandSpreads(brand)[0], ...spread };
-  return (
-    (["dark", "light", "bright"] as const).find((mood) => isMood(brand, whole, mood)) ?? "light"
-  );
-}
-
-/** A deep colour is a dark ground as much as a bright one. */
-function isMood(brand: Brand, { backdrop }: Spread, mood: Mood): boolean {
-  const hex = hexOf(brand.colours, backdrop ?? "");
-  if (!hex) return false;
-  const bright = luminance(hex);
-  if (mood === "dark") return bright < DARK;
-  const colourful = chromaOf(hex) >= COLOURFUL;
-  return mood === "bright" ? colourful && bright >= DARK / 4 : !colourful && bright > LIGHT;
-}
-
 /** What was typed; a template's own words where nothing was, or where it keeps them whatever is said. */
-function messageOf({ design, fixed }: Template, given: Wanted["words"]): Record<string, Filling> {
-  if (isSample({ words: given })) return design.message;
-  const words = intoSteps(given, Object.keys(design.message));
+function messageOf({ design, fixed }: Template, wanted: Wanted): Record<string, Filling> {
+  if (isSample(wanted)) return design.message;
+  const words = intoSteps(wanted.words, Object.keys(design.message));
   const kept = fixed.flatMap((slot): [string, Filling][] => {
     const filling = design.message[slot];
     return filling ? [[slot, filling]] : [];
@@ -121,10 +109,6 @@ function messageOf({ design, fixed }: Template, given: Wanted["words"]): Record<
   const said = Object.entries(words).map(([slot, text]): [string, Filling] => [slot, { text }]);
   return Object.fromEntries([...said.filter(([, filling]) => isText(filling)), ...kept]);
 }
-
-/** Slots that stand for each other where a template has only one of them; the ruling words come first. */
-const RULING = RULING_SLOTS;
-const SAYING = ["support", "body"];
 
 const POINT = /^\s*(?:[-•*]|\d+[.)])\s+/;
 
@@ -148,9 +132,14 @@ function intoSteps(given: Wanted["words"], slots: readonly string[]): Record<str
   ) as Record<string, string>;
 }
 
-/** The slots of a template that pictures fill, in its own order. */
-export const pictureSlots = ({ design }: Pick<Template, "design">): string[] =>
-  design.arrangement.flatMap(({ kind, role, slot }) =>
+/** The slots of a template that pictures fill, in its own order; of a carousel, on all its slides and across them. */
+export const pictureSlots = ({ design }: Pick<Template, "design">): string[] => [
+  ...(design.across ?? []).flatMap(({ kind, id }) => (kind === "picture" ? [id] : [])),
+  ...[design, ...(design.slides ?? [])].flatMap(slotsOfPictures),
+];
+
+const slotsOfPictures = ({ arrangement }: Pick<Design, "arrangement">): string[] =>
+  arrangement.flatMap(({ kind, role, slot }) =>
     kind === "picture" && role !== "logo" && slot ? [slot] : [],
   );
 
@@ -171,9 +160,23 @@ const MOST_PICTURES = 5;
 
 /** A piece's design as a template of the house: its words are the sample, its pictures stay in their slots. */
 export function designOf(piece: Piece): Design {
-  const { kind, lead, frame, message, arrangement, sizes } = piece;
-  return { kind, lead, ...(frame ? { frame } : {}), message, arrangement, sizes };
+  const { kind, lead, frame, message, arrangement, sizes, slides, running, across } = piece;
+  return {
+    kind,
+    lead,
+    ...(frame ? { frame } : {}),
+    message,
+    arrangement,
+    sizes,
+    ...(slides ? { slides: slides.map(designSlide) } : {}),
+    ...(running ? { running } : {}),
+    ...(across ? { across } : {}),
+  };
 }
+
+/** Colours of a slide's own are the brand's; another brand has its own on the opposite ground. */
+const designSlide = ({ spread, shown: _shown, ...slide }: Slide): DesignSlide =>
+  spread ? { ...slide, turned: true } : slide;
 
 /**
  * A piece in the arrangement of a template: its message stays as it is, and the template's nodes take its slots, by
@@ -200,22 +203,4 @@ export function arrangedAs(piece: Piece, { design }: Template): Piece {
     arrangement,
     sizes: there ? piece.sizes : [lead, ...piece.sizes],
   });
-}
-
-/** Which of a message's slots fills which of a template's; each is used once. */
-function slotsFor(wanted: readonly string[], given: readonly string[]): Map<string, string> {
-  const free = new Set(given);
-  const found = new Map<string, string>();
-  const take = (slot: string, from: string): void => {
-    found.set(slot, from);
-    free.delete(from);
-  };
-  for (const slot of wanted) if (free.has(slot)) take(slot, slot);
-  for (const alike of [RULING, SAYING]) {
-    for (const slot of wanted.filter((one) => alike.includes(one) && !found.has(one))) {
-      const next = alike.find((one) => free.has(one));
-      if (next) take(slot, next);
-    }
-  }
-  return found;
 }

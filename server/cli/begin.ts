@@ -1,54 +1,55 @@
 import { mkdir, readFile, writeFile } from "node:fs/promises";
 import { basename, dirname, extname, join, resolve } from "node:path";
+import type { Brand } from "../../core/brand";
 import { fitLead } from "../../core/engine";
 import type { FileId } from "../../core/files";
 import { sortMessage, wordsOf } from "../../core/message";
 import { inOrder, offer, type Offer } from "../../core/offers";
+import type { Piece } from "../../core/piece";
 import { placementById } from "../../core/placements";
 import { languageOf } from "../../core/language";
-import { pieceOf, shippedTemplates, titleFor } from "../../core/templates";
+import {
+  isOutline,
+  outlineWords,
+  pictureNames,
+  readOutline,
+  slideOf,
+  type OutlineSlide,
+} from "../../core/strip";
+import { carousels, shippedTemplates } from "../../core/shipped";
+import { isStripTemplate, pieceOf, titleFor, type Template } from "../../core/templates";
 import { FolderFiles } from "../files/folders";
 import { WithShipped } from "../files/shipped";
 import { Studio } from "../render/studio";
 import { brandAt, readText, type Shipped } from "./documents";
 import { UsageError, type BeginOptions } from "./options";
 
-/** Begins pieces with a typed message, as the program's first page would offer them; answers the files, best first. */
+/**
+ * Begins pieces with a typed message, as the program's first page would offer them, and carousels with an outline; answers the
+ * files, best first.
+ */
 export async function begin(options: BeginOptions, shipped: Shipped): Promise<string[]> {
-  const words = wordsOf(sortMessage(await readText(options.message)));
-  if (Object.keys(words).length === 0)
+  const said = readSaid(await readText(options.message));
+  if (said.texts.length === 0)
     throw new UsageError(`${basename(options.message)} says nothing: write a line or more into it`);
   const brand = await brandAt(options.brand);
-  const templates =
-    options.template === undefined
-      ? shippedTemplates
-      : shippedTemplates.filter(({ id }) => id === options.template);
-  if (templates.length === 0) {
-    const ids = shippedTemplates.map(({ id }) => id).join(", ");
-    throw new UsageError(
-      `--template: there is no template “${options.template}”. Known are ${ids}`,
-    );
-  }
+  const templates = templatesFor(options.template, said.outline !== undefined);
   const near = dirname(resolve(options.brand));
   const folders = [near, dirname(near), ...(options.pictures ? [options.pictures] : [])];
   const files = new FolderFiles([...folders, shipped.demo]);
   const studio = new Studio(new WithShipped(shipped.fonts, files), shipped.faces);
   const pictures = options.pictures === undefined ? [] : await picturesIn(options.pictures);
-  const language = languageOf(Object.values(words).join("\n"));
+  const wanted = {
+    ...said,
+    language: languageOf(said.texts.join("\n")),
+    pictures: pictures.map(({ id }) => id),
+    names: pictureNames(pictures.map(({ id, path }) => ({ id, name: basename(path) }))),
+  };
   const offers: (Offer & { id: string })[] = [];
   for (const template of templates) {
-    const id = `from-${template.id}`;
-    const title = titleFor(words, template.name);
-    const first = pieceOf(template, brand, {
-      id,
-      title,
-      words,
-      language,
-      pictures: pictures.map((p) => p.id),
-    });
-    const sources = await studio.sources(first, brand);
-    const fitted = fitLead(first, brand, placementById(first.lead), sources);
-    offers.push({ id: template.id, ...offer(template, fitted, brand, sources) });
+    const title = titleFor(said.words, template.name);
+    const first = pieceOf(template, brand, { ...wanted, id: `from-${template.id}`, title });
+    offers.push({ id: template.id, ...(await offered(template, first, brand, studio)) });
   }
   await mkdir(options.out, { recursive: true });
   for (const { id, path } of pictures)
@@ -58,6 +59,49 @@ export async function begin(options: BeginOptions, shipped: Shipped): Promise<st
   for (const [i, { piece }] of best.entries())
     await writeFile(join(options.out, names[i]!), `${JSON.stringify(piece, null, 2)}\n`);
   return names;
+}
+
+interface Said {
+  words: Record<string, string>;
+  outline?: OutlineSlide[];
+  texts: string[];
+}
+
+/** The lines of one message, or the slides of an outline. */
+function readSaid(text: string): Said {
+  if (!isOutline(text)) {
+    const words = wordsOf(sortMessage(text));
+    return { words, texts: Object.values(words) };
+  }
+  const outline = readOutline(text);
+  const words = Object.fromEntries(outline[0]?.words ?? []);
+  return { words, outline, texts: outlineWords(outline) };
+}
+
+function templatesFor(id: string | undefined, isStrip: boolean): readonly Template[] {
+  const all = isStrip ? carousels : shippedTemplates;
+  const templates = id === undefined ? all : all.filter((template) => template.id === id);
+  if (templates.length > 0) return templates;
+  const ids = all.map((template) => template.id).join(", ");
+  throw new UsageError(`--template: there is no template “${id}”. Known are ${ids}`);
+}
+
+/** What a template makes of the message, its slides fitted to their words. */
+async function offered(
+  template: Template,
+  first: Piece,
+  brand: Brand,
+  studio: Studio,
+): Promise<Offer> {
+  const lead = placementById(first.lead);
+  if (!isStripTemplate(template)) {
+    const sources = await studio.sources(first, brand);
+    return offer(template, fitLead(first, brand, lead, sources), brand, sources);
+  }
+  const piece = await studio.fitted(first, brand, lead);
+  const title = slideOf(piece, 0);
+  const sources = await studio.sources(title, brand);
+  return { ...offer(template, fitLead(title, brand, lead, sources), brand, sources), piece };
 }
 
 /** The pictures of a folder in the order of their names. */

@@ -4,12 +4,12 @@ import { ImageFormat } from "../../core/api";
 import { Pairing } from "../../core/batch";
 
 export const USAGE = `Usage: npm run zest -- make PIECE.json [options] --out DIR
-       npm run zest -- begin MESSAGE.txt --brand KIT.json [--pictures DIR] [--template ID | --best 6] --out DIR
+       npm run zest -- begin MESSAGE.txt|OUTLINE.md --brand KIT.json [--pictures DIR] [--template ID | --best 6] --out DIR
        npm run zest -- sheet PIECE.json [--brand KIT.json] [--placements a,b | all] --out FILE.png|FILE.pdf
        npm run zest -- backup FILE.zip [--data FOLDER]
        npm run zest -- restore FILE.zip [--data FOLDER]
 
-make writes the sizes of a piece; begin begins pieces with a typed message, best first; sheet puts all sizes on one page.
+make writes the sizes of a piece; begin begins pieces with a typed message, best first, and carousels with an outline; sheet puts all sizes on one page.
 backup writes all that a data folder holds, also while the program is at work in it; restore puts that in the place of what
 is there, which is kept beside it.
 

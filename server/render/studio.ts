@@ -2,7 +2,7 @@ import { type Canvas, createCanvas, ImageData, Path2D, PDFDocument } from "@napi
 import sharp from "sharp";
 import type { ImageFormat } from "../../core/api";
 import type { Brand } from "../../core/brand";
-import { makeScene, makeScenes, type Made } from "../../core/engine";
+import { fittedPiece, makeScene, makeScenes, type Made } from "../../core/engine";
 import { box, scaleBox, type Box } from "../../core/geometry";
 import type { FileId, PictureFile } from "../../core/files";
 import { Cache } from "../../core/cache";
@@ -13,6 +13,7 @@ import type { Piece } from "../../core/piece";
 import type { Placement } from "../../core/placements";
 import type { Sources } from "../../core/resolve";
 import { scenePictures, type PictureItem, type Scene } from "../../core/scene";
+import { slideCount, slideOf, withSlide } from "../../core/strip";
 import { sizeSheet, type SheetAbout } from "../../core/sheet";
 import { Typesetter } from "../../core/type";
 import { NO_FACES, withFaces, type FaceFinder } from "../faces/pool";
@@ -78,6 +79,17 @@ export class Studio {
   /** The scene of one placement. */
   async make(piece: Piece, brand: Brand, placement: Placement): Promise<Made> {
     return makeScene(piece, brand, placement, await this.sources(piece, brand));
+  }
+
+  /** A piece that was made from a template, with the lead of each of its slides fitted to its words. */
+  async fitted(given: Piece, brand: Brand, placement: Placement): Promise<Piece> {
+    let piece = given;
+    for (let index = 0; index < slideCount(given); index++) {
+      const slide = slideOf(piece, index);
+      const sources = await this.sources(slide, brand);
+      piece = withSlide(piece, index, fittedPiece(slide, brand, placement, sources));
+    }
+    return piece;
   }
 
   /** All sizes of a piece on one page. */

@@ -1,7 +1,7 @@
 import { workerData } from "node:worker_threads";
 import type { LayoutChoices } from "../../core/api";
 import type { Brand } from "../../core/brand";
-import { alternatives, fittedPiece, withLead } from "../../core/engine";
+import { alternatives, withLead } from "../../core/engine";
 import type { FileId } from "../../core/files";
 import { inOneColour, readPalette, withoutGround, type PaletteReading } from "../../core/palette";
 import type { Piece } from "../../core/piece";
@@ -105,10 +105,8 @@ async function leadTask(task: RefitTask): Promise<Piece> {
 }
 
 /** A piece that was made from a template, fitted to its words. */
-async function fitTask(task: RefitTask): Promise<Piece> {
-  const sources = await studio.sources(task.piece, sameBrand(task.brand));
-  return fittedPiece(task.piece, sameBrand(task.brand), task.placement, sources);
-}
+const fitTask = ({ piece, brand, placement }: RefitTask): Promise<Piece> =>
+  studio.fitted(piece, sameBrand(brand), placement);
 
 const brands = new Map<string, Brand>();
 /** A kit is changed often while it is made, and each change is another. */

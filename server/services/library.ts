@@ -1,7 +1,14 @@
 import { stat, writeFile } from "node:fs/promises";
 import { join } from "node:path";
 import { and, asc, eq, inArray, isNotNull, isNull, sql } from "drizzle-orm";
-import type { FontAnswer, LogoWish, PaletteAnswer, StoredPicture } from "../../core/api";
+import {
+  photographsIn,
+  photographsOf,
+  type FontAnswer,
+  type LogoWish,
+  type PaletteAnswer,
+  type StoredPicture,
+} from "../../core/api";
 import type { Brand } from "../../core/brand";
 import type { Area, FileId, PictureFile, PictureNote } from "../../core/files";
 import { piecePictureIds } from "../../core/piece";
@@ -54,6 +61,12 @@ export class Library {
       const owners = new Set([...(brand === null ? [] : [brand]), ...(users.get(known.id) ?? [])]);
       return { ...known, brands: [...owners] };
     });
+  }
+
+  /** The pictures that a brand may show. */
+  async photographsOf(brand: string): Promise<StoredPicture[]> {
+    const [pictures, kits] = await Promise.all([this.pictures(), this.brands()]);
+    return photographsOf(photographsIn(pictures, kits), brand);
   }
 
   async picture(id: FileId): Promise<PictureFile> {

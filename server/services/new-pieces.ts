@@ -1,7 +1,8 @@
 import type { NewPiece, PieceAnswer } from "../../core/api";
 import { knownPlacement, withFrame, type Piece } from "../../core/piece";
 import { languageOf } from "../../core/language";
-import { pieceOf, titleFor } from "../../core/templates";
+import { outlineWords, pictureNames, readOutline } from "../../core/strip";
+import { isStripTemplate, pieceOf, titleFor } from "../../core/templates";
 import type { Library } from "./library";
 import type { Pieces } from "./pieces";
 import type { Placements } from "./placements";
@@ -30,10 +31,14 @@ export class NewPieces {
     const template = await this.templates.get(wanted.template);
     for (const id of wanted.pictures) await this.library.picture(id);
     const lookup = await this.placements.lookup();
+    const outline = isStripTemplate(template) ? readOutline(wanted.outline ?? "") : [];
     return this.pieces.create(crate, async (id, brand): Promise<Piece> => {
-      const title = wanted.title ?? titleFor(wanted.words, template.name);
-      const language = languageOf(Object.values(wanted.words).join("\n"));
-      const first = pieceOf(template, brand, { ...wanted, id, title, language });
+      const words = outline.length > 0 ? outlineWords(outline) : Object.values(wanted.words);
+      const said = outline[0] ? Object.fromEntries(outline[0].words) : wanted.words;
+      const title = wanted.title ?? titleFor(said, template.name);
+      const language = languageOf(words.join("\n"));
+      const names = pictureNames(await this.library.photographsOf(brand.id));
+      const first = pieceOf(template, brand, { ...wanted, outline, names, id, title, language });
       const piece = withFrame(first, lookup);
       const placement = knownPlacement(piece, piece.lead, lookup);
       return this.context.pool.fitted({ piece, brand, placement });

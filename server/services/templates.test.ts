@@ -1,5 +1,6 @@
 import { expect } from "chai";
-import { shippedTemplates } from "../../core/templates";
+import { carousels, shippedTemplates } from "../../core/shipped";
+
 import { typed } from "../../tests/support/edits";
 import { testServer, type TestServer } from "../../tests/support/server";
 
@@ -90,7 +91,7 @@ describe("templates of the house", () => {
     expect(status).to.equal(200);
     const { body: list } = await server.ask("GET", "/api/templates");
     expect(list.house).to.deep.equal([made.id]);
-    expect(list.templates).to.have.lengthOf(shippedTemplates.length + 1);
+    expect(list.templates).to.have.lengthOf(shippedTemplates.length + carousels.length + 1);
 
     const { body } = await server.ask("POST", "/api/crates/boats-at-rest/pieces", {
       template: made.id,

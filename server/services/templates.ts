@@ -3,7 +3,8 @@ import type { NewTemplate, TemplateList } from "../../core/api";
 import { freeTitle } from "../../core/piece";
 import { problem } from "../../core/problem";
 import type { Template } from "../../core/templates";
-import { designOf, shippedTemplates } from "../../core/templates";
+import { carousels, shippedTemplates } from "../../core/shipped";
+import { designOf } from "../../core/templates";
 import { templates } from "../store/tables";
 import type { Pieces } from "./pieces";
 import { putAwayTemplate } from "./put-away";
@@ -19,7 +20,10 @@ export class Templates {
   /** The house's own first, newest first. */
   async list(): Promise<TemplateList> {
     const own = (await this.own()).reverse();
-    return { templates: [...own, ...shippedTemplates], house: own.map(({ id }) => id) };
+    return {
+      templates: [...own, ...shippedTemplates, ...carousels],
+      house: own.map(({ id }) => id),
+    };
   }
 
   async get(id: string): Promise<Template> {

@@ -4,7 +4,7 @@ import { unzipSync } from "fflate";
 import sharp from "sharp";
 import type { Manifest, PieceAnswer } from "../../core/api";
 import { findings } from "../support/axe";
-import { settled } from "../support/browser";
+import { choose, settled } from "../support/browser";
 import { Stage } from "../support/stage";
 
 const OUTLINE = `# Boats at rest
@@ -118,5 +118,54 @@ describe("a strip of slides", () => {
     }
     const once = manifest.files.filter(({ placement }) => placement === "community-link");
     expect(once.map(({ slide: number }) => number)).to.deep.equal([undefined]);
+  });
+
+  it("begins as a whole set with an outline of one's own, takes another, and is told in order", async () => {
+    const page = await stage.open("/templates");
+    await page.getByRole("textbox", { name: "What should it say?" }).fill(OUTLINE);
+    // What is written as an outline is a carousel, without being asked.
+    await page.getByRole("radio", { name: "Carousel" }).isChecked();
+    await page.getByText("4 slides. A line of").waitFor();
+    const sets = page.getByRole("button", { name: /^Begin with/ });
+    await sets.first().waitFor();
+    expect(await sets.count()).to.be.at.least(10);
+    expect(await findings(page)).to.deep.equal([]);
+    await page.getByRole("button", { name: "Begin with Steps" }).click();
+    await page.waitForURL(/\/pieces\/.+\/message$/);
+    const id = /pieces\/([^/]+)\//.exec(page.url())![1]!;
+    const begun = async () => (await stage.program.ask<PieceAnswer>(`/api/pieces/${id}`)).piece;
+    const before = await begun();
+    expect(before.title).to.equal("Boats at rest");
+    expect(before.slides).to.have.lengthOf(3);
+    expect(before.slides!.at(-1)!.message).to.deep.equal({
+      headline: { text: "Come and see them" },
+      "call-to-action": { text: "Book a quiet hour" },
+    });
+
+    const strip = page.getByRole("region", { name: "Slides" });
+    const telling = strip.getByRole("list", { name: "Order of the telling" });
+    const stages = () => telling.getByRole("listitem").allInnerTexts();
+    await telling.waitFor();
+    expect(await stages()).to.deep.equal(["Attention", "Interest", "Action"]);
+    await strip.getByText("Missing: no proof").waitFor();
+    await strip.getByRole("button", { name: "Slide 3", exact: true }).click();
+    await choose(page, "What this slide does", "proof");
+    await strip.getByText("Missing: no proof").waitFor({ state: "detached" });
+    expect(await stages()).to.deep.equal(["Attention", "Interest", "Desire", "Action"]);
+
+    await strip.getByRole("button", { name: "Other sets" }).click();
+    await page.getByRole("button", { name: "Take Countdown" }).click();
+    await page
+      .getByRole("status")
+      .filter({ hasText: /^Saved$/ })
+      .waitFor();
+    await settled(page);
+    const after = await begun();
+    expect(after.slides!.map(({ message }) => message)).to.deep.equal(
+      before.slides!.map(({ message }) => message),
+    );
+    expect(after.slides![1]).to.deep.include({ role: "proof" });
+    const shown = JSON.stringify(after.slides!.map(({ arrangement }) => arrangement));
+    expect(shown).to.include("running-countdown");
   });
 });

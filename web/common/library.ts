@@ -1,6 +1,12 @@
 import { defineStore } from "pinia";
 import { computed, ref, shallowRef } from "vue";
-import type { ListedCrate, PlacementList, StoredPicture } from "../../core/api";
+import {
+  photographsIn,
+  photographsOf,
+  type ListedCrate,
+  type PlacementList,
+  type StoredPicture,
+} from "../../core/api";
 import type { Brand } from "../../core/brand";
 import type { PictureFile } from "../../core/files";
 import { placementOf as placementIn } from "../../core/piece";
@@ -26,17 +32,8 @@ export const useLibrary = defineStore("library", () => {
   ): Placement | undefined => placementIn(piece, id, (wanted) => placementById.value.get(wanted));
   const brandById = computed(() => new Map(brands.value.map((brand) => [brand.id, brand])));
 
-  /** Stored pictures to choose from; logos are the brands' own and are not among them. */
-  const photographs = computed(() => {
-    const logos = new Set(brands.value.flatMap((brand) => brand.logos.map((logo) => logo.file)));
-    return pictures.value.filter((picture) => !logos.has(picture.id));
-  });
-
-  /** Those that a brand may show: its own, and photographs that belong to nobody; a stray drawing is some other's logo. */
-  const photographsOf = (brand: string): StoredPicture[] =>
-    photographs.value.filter(({ brands: owners, art }) =>
-      owners.length === 0 ? art === undefined : owners.includes(brand),
-    );
+  const photographs = computed(() => photographsIn(pictures.value, brands.value));
+  const ofBrand = (brand: string): StoredPicture[] => photographsOf(photographs.value, brand);
 
   async function load(): Promise<void> {
     state.value = state.value === "ready" ? "ready" : "loading";
@@ -80,7 +77,7 @@ export const useLibrary = defineStore("library", () => {
     state,
     failure,
     photographs,
-    photographsOf,
+    photographsOf: ofBrand,
     placementOf,
     brandById,
     load,

@@ -2,6 +2,7 @@ import type { Brand } from "../../core/brand";
 import type { FileId } from "../../core/files";
 import type { Piece } from "../../core/piece";
 import type { Placement } from "../../core/placements";
+import type { OutlineSlide, PictureNames } from "../../core/strip";
 import { pictureSlots, pieceOf, type Template } from "../../core/templates";
 
 /** What previews of templates say and show. */
@@ -9,6 +10,9 @@ export interface Wanted {
   words: Record<string, string>;
   /** Chosen pictures. */
   pictures: readonly FileId[];
+  /** The slides of a carousel, and what their pictures are called. */
+  outline?: readonly OutlineSlide[] | undefined;
+  names?: PictureNames | undefined;
   /** The brand's other pictures, which stand in for them as long as nothing is said. */
   shelf: readonly FileId[];
 }
@@ -20,9 +24,10 @@ export interface Wanted {
 export function picturesFor(
   template: Template,
   index: number,
-  { words, pictures, shelf }: Wanted,
+  { words, outline = [], pictures, shelf }: Wanted,
 ): FileId[] {
-  const isSample = Object.keys(words).length === 0 && pictures.length === 0;
+  const saysNothing = Object.keys(words).length === 0 && outline.length === 0;
+  const isSample = saysNothing && pictures.length === 0;
   if (!isSample || shelf.length === 0) return [...pictures];
   const from = index % shelf.length;
   return [...shelf.slice(from), ...shelf.slice(0, from)].slice(0, pictureSlots(template).length);
@@ -34,6 +39,8 @@ export const previewOf = (template: Template, brand: Brand, index: number, wante
     id: template.id,
     title: template.name,
     words: wanted.words,
+    outline: wanted.outline,
+    names: wanted.names,
     pictures: picturesFor(template, index, wanted),
   });
 

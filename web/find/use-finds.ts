@@ -1,6 +1,7 @@
 import { computed, type ComputedRef } from "vue";
 import { useRouter, type RouteLocationRaw } from "vue-router";
 import { useLibrary } from "../common/library";
+import { isStripTemplate } from "../../core/templates";
 import { useTemplates } from "../new-piece/templates";
 import { channelName } from "../wall/packing";
 import type { Found } from "./match";
@@ -59,7 +60,10 @@ export function useFinds(): ComputedRef<Found[]> {
       kind: "Template",
       name: template.name,
       words: [...template.purposes, ...template.looks, ...template.occasions].join(" "),
-      go: to({ name: "templates", query: { find: template.name } }),
+      go: to({
+        name: "templates",
+        query: { find: template.name, ...(isStripTemplate(template) ? { kind: "carousel" } : {}) },
+      }),
     })),
     ...library.placements.map((placement): Found => ({
       kind: "Placement",

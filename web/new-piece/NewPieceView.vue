@@ -3,18 +3,23 @@ import { useLocalStorage } from "@vueuse/core";
 import { computed, onMounted, ref, useTemplateRef, watch } from "vue";
 import { useRoute, useRouter } from "vue-router";
 import type { FileId } from "../../core/files";
-import { sortMessage, wordsOf, type SortedLine } from "../../core/message";
-import type { Template } from "../../core/templates";
+import { pictureNames } from "../../core/strip";
+import { needsPictures, type Template } from "../../core/templates";
 import { api } from "../api/client";
 import ImportJson from "../common/ImportJson.vue";
 import PageBar from "../common/PageBar.vue";
 import { pasteMarked } from "../workbench/message/pasted";
 import PicturePicks from "./PicturePicks.vue";
+import { MOST_OUTLINE } from "../../core/api";
+import { counted } from "../common/counted";
 import { picturesFor, PREVIEW, previewOf } from "../common/previews";
 import SortedLines from "./SortedLines.vue";
 import { isFound, NO_FILTERS, type Filters } from "./template-filters";
 import TemplateFilters from "./TemplateFilters.vue";
 import TemplateTile from "./TemplateTile.vue";
+import CarouselTile from "./CarouselTile.vue";
+import ChoiceBar from "../ui/ChoiceBar.vue";
+import { useSaid } from "./use-said";
 import { useOffers } from "./use-offers";
 import { useLibrary } from "../common/library";
 import { useTemplates } from "./templates";
@@ -31,20 +36,17 @@ const list = useTemplates();
 const toasts = useToasts();
 const router = useRouter();
 
-const typed = ref("");
-/** Slots that a person chose, by the words of their line: they hold while one goes on typing. */
-const corrections = ref<Record<string, string>>({});
-const lines = computed(() =>
-  sortMessage(typed.value).map(({ text, slot }) => ({
-    text,
-    slot: corrections.value[text] ?? slot,
-  })),
-);
+const { typed, lines, words, saysAnything, kind, outline, outlineText, correct } = useSaid();
+const KINDS = [
+  { value: "graphic", label: "One graphic" },
+  { value: "carousel", label: "Carousel" },
+] as const;
 const chosen = ref<FileId[]>([]);
 const brandId = ref("");
 const crateId = ref(props.into ?? "");
 const route = useRoute();
 const called = typeof route.query.find === "string" ? route.query.find : "";
+if (route.query.kind === "carousel") kind.value = "carousel";
 const filters = ref<Filters>({ ...NO_FILTERS, find: called });
 const failure = ref("");
 const busy = ref(false);
@@ -75,28 +77,32 @@ watch(
 watch(crateId, () => (brandId.value = crate.value?.brand ?? brandId.value));
 const brand = computed(() => library.brandById.get(brandId.value));
 
-function correct(next: readonly SortedLine[]): void {
-  const changed = next.filter(({ slot }, i) => slot !== lines.value[i]?.slot);
-  const byWords = Object.fromEntries(changed.map(({ text, slot }) => [text, slot]));
-  corrections.value = { ...corrections.value, ...byWords };
-}
-
-const words = computed(() => wordsOf(lines.value));
-const hasWords = computed(() => lines.value.length > 0);
+const isCarousel = computed(() => kind.value === "carousel");
+/** What templates of one graphic are weighed by. */
+const hasWords = computed(() => saysAnything.value && !isCarousel.value);
 
 /** Recent ones and favourites first as long as there are no words to judge by. */
 const found = computed(() => {
-  const all = list.templates.filter((template) => isFound(template, filters.value));
-  const rank = ({ id }: Template) =>
-    hasWords.value ? 0 : favourites.value.includes(id) ? -2 : recent.value.includes(id) ? -1 : 0;
+  const of = isCarousel.value ? list.carousels : list.graphics;
+  const all = of.filter((template) => isFound(template, filters.value));
+  const bare =
+    outline.value.length > 0 &&
+    chosen.value.length === 0 &&
+    outline.value.every(({ pictures }) => pictures.length === 0);
+  const rank = (template: Template) => (bare && needsPictures(template) ? 1 : rankOf(template));
   return [...all].sort((a, b) => rank(a) - rank(b));
 });
+const rankOf = ({ id }: Template): number =>
+  saysAnything.value ? 0 : favourites.value.includes(id) ? -2 : recent.value.includes(id) ? -1 : 0;
 
 /** Only this brand's own pictures stand in for those that a template was drawn for. */
+const photographs = computed(() => library.photographsOf(brandId.value));
 const wanted = computed(() => ({
-  words: words.value,
+  words: isCarousel.value ? {} : words.value,
+  outline: outline.value,
+  names: pictureNames(photographs.value),
   pictures: chosen.value,
-  shelf: library.photographsOf(brandId.value).map(({ id }) => id),
+  shelf: photographs.value.map(({ id }) => id),
 }));
 /** A template shows the same pictures wherever filters and fit put it. */
 const placeOf = (template: Template): number => list.templates.indexOf(template);
@@ -111,7 +117,7 @@ const pieces = computed(() => {
 const { ordered: previews, busy: weighing } = useOffers({
   pieces: () => pieces.value,
   brand: () => brand.value,
-  wanted: () => hasWords.value || chosen.value.length > 0,
+  wanted: () => !isCarousel.value && (hasWords.value || chosen.value.length > 0),
 });
 
 async function begin(template: Template): Promise<void> {
@@ -120,7 +126,8 @@ async function begin(template: Template): Promise<void> {
   try {
     const { piece } = await api.beginPiece(crateId.value, {
       template: template.id,
-      words: words.value,
+      words: wanted.value.words,
+      ...(outlineText.value ? { outline: outlineText.value } : {}),
       pictures: picturesFor(template, placeOf(template), wanted.value),
     });
     recent.value = [template.id, ...recent.value.filter((id) => id !== template.id)].slice(0, 6);
@@ -186,16 +193,25 @@ async function take(template: unknown): Promise<void> {
     <div class="columns">
       <aside aria-label="Message">
         <h2><label for="typed">What should it say?</label></h2>
+        <ChoiceBar v-model="kind" label="What to make" :options="KINDS" />
         <TextField
           ref="writing"
           v-model="typed"
           input-id="typed"
           class="typed"
-          :rows="7"
-          :maxlength="4000"
-          placeholder="Type or paste a few lines: a headline, when, where, what it costs, what to do."
+          :rows="isCarousel ? 14 : 7"
+          :maxlength="MOST_OUTLINE"
+          :placeholder="
+            isCarousel
+              ? 'Type or paste an outline: # and a headline for each slide, text or - points beneath.'
+              : 'Type or paste a few lines: a headline, when, where, what it costs, what to do.'
+          "
           @paste="pasteMarked"
         />
+        <p v-if="isCarousel && saysAnything" class="quiet small">
+          {{ counted(outline.length, "slide") }}. A line of # or --- begins the next; pictures go in
+          by name: <code>![what it shows](name)</code>.
+        </p>
         <template v-if="hasWords">
           <p class="quiet small">Sorted automatically. Change what is wrong.</p>
           <SortedLines :model-value="lines" @update:model-value="correct" />
@@ -211,6 +227,20 @@ async function take(template: unknown): Promise<void> {
         <p v-else-if="previews.length === 0" class="quiet">
           No template matches. Remove a filter or try another word.
         </p>
+        <div v-else-if="brand && isCarousel" class="strips">
+          <CarouselTile
+            v-for="{ template, piece } in previews"
+            :key="template.id"
+            :template="template"
+            :piece="piece"
+            :brand="brand"
+            :favourite="favourites.includes(template.id)"
+            :house="list.house.includes(template.id)"
+            @pick="begin(template)"
+            @favour="favourites = toggled(favourites, template.id)"
+            @remove="remove(template)"
+          />
+        </div>
         <template v-else-if="brand">
           <h2 v-if="hasWords">Best matches</h2>
           <div class="tiles" :aria-busy="busy || weighing">
@@ -271,10 +301,7 @@ aside {
 }
 
 .typed {
-  min-height: 148px;
-  padding: 10px 12px;
   font-size: 15px;
-  resize: vertical;
 }
 
 main {
@@ -288,6 +315,12 @@ h2 {
 
 aside h2 {
   padding: 0;
+}
+
+.strips {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 26px;
 }
 
 .tiles {

@@ -1,11 +1,10 @@
 <script setup lang="ts">
-import { NButton } from "naive-ui";
-import { Star } from "@lucide/vue";
 import type { Brand } from "../../core/brand";
 import type { Piece } from "../../core/piece";
 import type { Template } from "../../core/templates";
 import PreviewTile from "../common/PreviewTile.vue";
 import { PREVIEW } from "../common/previews";
+import TemplateCaption from "./TemplateCaption.vue";
 
 /** A template, live, in a brand and with the words of the message if there are any. `area` is CSS pixels squared. */
 defineProps<{
@@ -29,23 +28,14 @@ const emit = defineEmits<{ pick: []; favour: []; remove: [] }>();
       :label="`Begin with ${template.name}`"
       @pick="emit('pick')"
     />
-    <p class="about">
-      <span class="name">{{ template.name }}</span>
-      <NButton
-        text
-        class="star"
-        :aria-pressed="favourite"
-        :aria-label="favourite ? `${template.name}: no favourite` : `${template.name}: favourite`"
-        @click="emit('favour')"
-        ><Star :size="14" :fill="favourite ? 'currentColor' : 'none'" aria-hidden="true"
-      /></NButton>
-    </p>
-    <p v-if="house" class="house small">
-      <span class="quiet">your template</span>
-      <a :href="`/api/templates/${template.id}/file`" download>Export</a>
-      <NButton text class="link" @click="emit('remove')">Delete</NButton>
-    </p>
-    <p v-else class="quiet small kinds">{{ template.purposes.join(", ") }}</p>
+    <TemplateCaption
+      :template="template"
+      :about="template.purposes.join(', ')"
+      :favourite="favourite"
+      :house="house"
+      @favour="emit('favour')"
+      @remove="emit('remove')"
+    />
   </article>
 </template>
 
@@ -55,47 +45,5 @@ const emit = defineEmits<{ pick: []; favour: []; remove: [] }>();
   gap: 4px;
   width: min-content;
   min-width: 124px;
-}
-
-.about {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-  justify-content: space-between;
-  padding-top: 4px;
-  font-size: 13px;
-  font-weight: 600;
-}
-
-.name,
-.kinds {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
-
-.star,
-.link {
-  padding: 2px;
-  border: 0;
-  background: none;
-  color: var(--quiet);
-  font: inherit;
-  cursor: pointer;
-}
-
-.star[aria-pressed="true"] {
-  color: var(--zest);
-}
-
-.house {
-  display: flex;
-  gap: 10px;
-}
-
-.link {
-  padding: 0;
-  color: var(--leaf);
-  text-decoration: underline;
 }
 </style>

@@ -1,5 +1,6 @@
 import { expect } from "chai";
-import { Format, formatOf, LookName, Purpose, shippedTemplates } from "../../core/templates";
+import { shippedTemplates } from "../../core/shipped";
+import { Format, formatOf, LookName, Purpose } from "../../core/templates";
 import { picturesFor } from "../common/previews";
 import { isFound, NO_FILTERS, type Filters } from "./template-filters";
 

@@ -1,7 +1,7 @@
 import { defineStore } from "pinia";
-import { shallowRef } from "vue";
+import { computed, shallowRef } from "vue";
 import type { TemplateList } from "../../core/api";
-import type { Template } from "../../core/templates";
+import { isStripTemplate, type Template } from "../../core/templates";
 import { api } from "../api/client";
 
 /** What can be begun with. What was there before is shown while it is asked for again. */
@@ -9,6 +9,10 @@ export const useTemplates = defineStore("templates", () => {
   const templates = shallowRef<readonly Template[]>([]);
   /** Ids of those that the team has made. */
   const house = shallowRef<readonly string[]>([]);
+
+  /** For one graphic, and for a strip of slides. */
+  const graphics = computed(() => templates.value.filter((one) => !isStripTemplate(one)));
+  const carousels = computed(() => templates.value.filter(isStripTemplate));
 
   function take(list: TemplateList): void {
     // The same list stays the same, so that nothing is painted again for it.
@@ -24,5 +28,5 @@ export const useTemplates = defineStore("templates", () => {
     take(await api.removeTemplate(id));
   }
 
-  return { templates, house, load, remove };
+  return { templates, graphics, carousels, house, load, remove };
 });

@@ -21,7 +21,7 @@ export function useTemplatesAhead(): void {
     await list.load().catch(() => undefined);
     if (!brand) return;
     const shelf = library.photographsOf(brand.id).map(({ id }) => id);
-    for (const [index, template] of list.templates.entries()) {
+    for (const [index, template] of list.graphics.entries()) {
       const lead = library.placements.find(({ id }) => id === template.design.lead);
       if (over) return;
       if (!lead) continue;

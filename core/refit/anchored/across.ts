@@ -24,12 +24,11 @@ export function acrossItem({ frame, lead }: Stage, node: ResolvedNode): Placed |
   return { node, box: at, turn, ...(crop ? { crop } : {}) };
 }
 
-/** Where words may stand beside the pictures that run across folds. */
+/** Where words may stand beside what runs across folds. */
 export function besideAcross(stage: Stage, kept: Box): Box {
-  return acrossItems(stage).reduce((room, { node, box: at }) => {
+  return acrossItems(stage).reduce((room, { box: at }) => {
     const taken = intersect(at, stage.frame);
-    if (node.type !== "picture" || area(intersect(taken, room)) === 0 || contains(taken, room))
-      return room;
+    if (area(intersect(taken, room)) === 0 || contains(taken, room)) return room;
     const free = freeBeside(room, taken);
     const air = Math.min(stage.padding, 0.2 * free.height);
     const below = free.y > room.y;

@@ -5,19 +5,11 @@ import type { ResolvedNode } from "../../resolve";
 import type { Placed } from "../layout";
 import { besideWords, boundsOf } from "../pictures/media";
 import type { Stage } from "../structure/stage";
-import { isLead, placeIn } from "../words/in-box";
+import { onTheirGround } from "../settle";
+import { byHandIn, isLead, placeIn } from "../words/in-box";
 
 /** How far the shape of the frame may differ from the lead's for its arrangement to be used as it is. */
 const SAME_SHAPE = 0.03;
-
-/** Where a local change has put a node, in the frame of this size. */
-export const byHandIn = (frame: Box, { place }: ResolvedNode): Box | undefined =>
-  place && {
-    x: place.x * frame.width,
-    y: place.y * frame.height,
-    width: place.width * frame.width,
-    height: place.height * frame.height,
-  };
 
 /**
  * The arrangement as composed, scaled: for the lead size itself and for frames of its shape.
@@ -40,12 +32,15 @@ export function asArranged(stage: Stage): Placed[] | undefined {
     placed.push(item);
   }
   turnGroups(placed);
-  const seen = withSubjectsClear(stage, placed);
+  // What runs through all slides was coloured for the ground, not for what stands there on one of them.
+  const seen = onTheirGround(stage, withSubjectsClear(stage, placed), isRunning);
   // At the lead size it stands as it was composed, whatever the words are now.
   if (isLead(stage)) return seen;
   const hole = seen.some((item) => leavesHole(item, scale));
   return !hole && holds(stage, seen) ? seen : undefined;
 }
+
+const isRunning = ({ strip }: ResolvedNode): boolean => strip === "running";
 
 /** Pictures show their subjects beside the words that stand on them. */
 const withSubjectsClear = ({ clear }: Stage, placed: Placed[]): Placed[] =>

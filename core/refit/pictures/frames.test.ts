@@ -5,7 +5,8 @@ import { drawnFile, strangeSources } from "../../../tests/support/strangers";
 import { fittedPiece } from "../../engine";
 import { isPicture } from "../../piece";
 import { placementById } from "../../placements";
-import { pieceOf, shippedTemplates } from "../../templates";
+import { shippedTemplates } from "../../shipped";
+import { pieceOf } from "../../templates";
 
 const idOf = (name: string) => drawnFile(photographs.find((one) => one.name === name)!.bytes());
 

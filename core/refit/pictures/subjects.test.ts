@@ -9,7 +9,8 @@ import type { Area } from "../../files";
 import { catalogue, placementById } from "../../placements";
 import { check } from "../../preflight";
 import { compose } from "../../scene";
-import { pieceOf, shippedTemplates } from "../../templates";
+import { shippedTemplates } from "../../shipped";
+import { pieceOf } from "../../templates";
 import type { Layout } from "../layout";
 import { holdsSubject, isCut, isWhole, seenParts } from "./subjects";
 

@@ -1,4 +1,4 @@
-import { RULING_SLOTS } from "../../message";
+import { isCounted, RULING_SLOTS } from "../../message";
 import type { Placed } from "../layout";
 
 /** Set large on purpose, or apart from the reading. */
@@ -18,7 +18,7 @@ export function orderOf(placed: readonly Placed[]): Order {
   );
   const texts = placed.filter(({ text, node }) => text && !badges.has(node.on ?? ""));
   const ruling = largest(texts.filter(({ node }) => RULING_SLOTS.includes(node.role)));
-  const rest = texts.filter(({ node }) => !ASIDE.has(node.role));
+  const rest = texts.filter(({ node }) => !ASIDE.has(node.role) && !isCounted(node.slot ?? ""));
   const louder = ruling > 0 ? rest.filter(({ text }) => text!.set.size >= ruling) : [];
   return { texts, ruling, louder };
 }

@@ -141,3 +141,12 @@ function placeLogo(
   const [item] = block.place(x, y);
   return item && { ...item, turn: node.turn };
 }
+
+/** Where a local change has put a node, in the frame of this size. */
+export const byHandIn = (frame: Box, { place }: ResolvedNode): Box | undefined =>
+  place && {
+    x: place.x * frame.width,
+    y: place.y * frame.height,
+    width: place.width * frame.width,
+    height: place.height * frame.height,
+  };

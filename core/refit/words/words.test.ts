@@ -3,7 +3,8 @@ import { strangeBrands, strangeSources } from "../../../tests/support/strangers"
 import { fitLead, makeScene } from "../../engine";
 import { sortMessage, wordsOf } from "../../message";
 import { catalogue, placementById, roomOf } from "../../placements";
-import { pieceOf, shippedTemplates } from "../../templates";
+import { shippedTemplates } from "../../shipped";
+import { pieceOf } from "../../templates";
 import type { Layout } from "../layout";
 
 const FRAMES = catalogue.placements.filter(({ use }) => use !== "profile");

@@ -51,7 +51,7 @@ const { ordered } = useOffers({
   pieces: () => {
     const { piece, brand } = open;
     if (!piece || !brand) return [];
-    return list.templates.map((template, index) => {
+    return list.graphics.map((template, index) => {
       const look = lookAt(template, brand, index, 0);
       return { template, piece: { ...inLook(piece, template, look, brand), id: template.id } };
     });

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Copy, ListTree, Plus, Smartphone, Stamp, Trash2 } from "@lucide/vue";
+import { Copy, LayoutTemplate, ListTree, Plus, Smartphone, Stamp, Trash2 } from "@lucide/vue";
 import { NButton } from "naive-ui";
 import { computed, ref } from "vue";
 import {
@@ -16,17 +16,22 @@ import { counted } from "../../common/counted";
 import { usePiece } from "../piece";
 import OutlineCard from "./OutlineCard.vue";
 import PhonePreview from "./PhonePreview.vue";
+import SetCard from "./SetCard.vue";
 import SlideTile from "./SlideTile.vue";
+import TellingLine from "./TellingLine.vue";
 
 /** The slides of a strip side by side: picked, put in order by dragging or with Alt and the arrow keys, added and taken out. */
 const open = usePiece();
 const outlineShown = ref(false);
 const phoneShown = ref(false);
+const setsShown = ref(false);
 
 const strip = computed(() => (open.whole && isStrip(open.whole) ? open.whole : undefined));
 const lead = computed(() => open.placements.find(({ id }) => id === open.piece?.lead));
 const slides = computed(() => (strip.value ? slideIds(strip.value) : []));
 const HEIGHT = 108;
+/** What a slide takes beside its own width: padding and the mark for dropping. */
+const STEP = 4 + 3;
 const width = computed(() =>
   lead.value ? Math.round((HEIGHT * lead.value.width) / lead.value.height) : 0,
 );
@@ -71,20 +76,31 @@ function drop(onto: number): void {
       <NButton size="small" quaternary @click="phoneShown = true">
         <Smartphone :size="15" aria-hidden="true" /> On a phone
       </NButton>
+      <NButton size="small" quaternary @click="setsShown = true">
+        <LayoutTemplate :size="15" aria-hidden="true" /> Other sets
+      </NButton>
       <NButton
         size="small"
         quaternary
         :disabled="open.slide === 0 || slides.length < 3"
+        aria-label="Others like this"
         title="Give the other slides the arrangement and look of this one; their words stay"
         @click="model"
       >
-        <Stamp :size="15" aria-hidden="true" /> Others like this
+        <Stamp :size="15" aria-hidden="true" />
       </NButton>
-      <NButton size="small" quaternary @click="add(true)">
-        <Copy :size="15" aria-hidden="true" /> Duplicate
+      <NButton size="small" quaternary title="Duplicate" aria-label="Duplicate" @click="add(true)">
+        <Copy :size="15" aria-hidden="true" />
       </NButton>
-      <NButton size="small" quaternary :disabled="slides.length < 2" @click="takeOut">
-        <Trash2 :size="15" aria-hidden="true" /> Take out
+      <NButton
+        size="small"
+        quaternary
+        title="Take out"
+        aria-label="Take out"
+        :disabled="slides.length < 2"
+        @click="takeOut"
+      >
+        <Trash2 :size="15" aria-hidden="true" />
       </NButton>
       <NButton size="small" @click="add(false)">
         <Plus :size="15" aria-hidden="true" /> Add slide
@@ -113,6 +129,8 @@ function drop(onto: number): void {
         </button>
       </li>
     </ol>
+    <TellingLine :step="width + STEP" />
+    <SetCard v-model:shown="setsShown" />
     <OutlineCard v-model:shown="outlineShown" />
     <PhonePreview v-model:shown="phoneShown" />
   </section>

@@ -1,9 +1,11 @@
 import { z } from "zod";
-import { Template } from "../template";
+import { Template } from "../templates";
 import paper from "./paper.json";
 import photographic from "./photographic.json";
 import placed from "./placed.json";
 import typographic from "./typographic.json";
+
+export { carousels } from "./carousels";
 
 /*
  * What each shelf holds: photographic, what a picture rules; typographic, what words alone make; paper, what borrows from
