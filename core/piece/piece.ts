@@ -157,6 +157,9 @@ export type Without = z.infer<typeof Without>;
 export const SlideRole = z.enum(["title", "context", "point", "proof", "summary", "ask"]);
 export type SlideRole = z.infer<typeof SlideRole>;
 
+/** Findings that a person called fine, by size, kind and node. */
+const Fine = z.array(z.string().max(300)).max(500);
+
 /** A slide after the first: what it has of its own. Brand, sizes and everything else are the strip's. */
 export const Slide = z.object({
   id: Id,
@@ -170,6 +173,7 @@ export const Slide = z.object({
     .max(LIMITS.sizes)
     .default([]),
   shown: z.record(z.string(), LayoutId).optional(),
+  fine: Fine.optional(),
 });
 export type Slide = z.infer<typeof Slide>;
 
@@ -231,15 +235,15 @@ const PieceBody = z.object({
   running: z.array(Running).max(10).optional(),
   across: z.array(Across).max(20).optional(),
   without: Without.optional(),
-  /** Findings that a person called fine, by size, kind and node. */
-  fine: z.array(z.string().max(300)).max(500).optional(),
+  /** Of the first slide, as everything here is. */
+  fine: Fine.optional(),
 });
 
 export const Piece = PieceBody.superRefine(checkReferences);
 export type Piece = z.infer<typeof Piece>;
 
 /** A slide of a design stands on the strip's ground, or is `turned`: on the opposite one. */
-export const DesignSlide = Slide.omit({ spread: true, shown: true }).extend({
+export const DesignSlide = Slide.omit({ spread: true, shown: true, fine: true }).extend({
   turned: z.boolean().optional(),
 });
 export type DesignSlide = z.infer<typeof DesignSlide>;

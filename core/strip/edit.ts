@@ -53,14 +53,21 @@ export function withModel(strip: Piece, index: number): Piece {
   };
 }
 
-function firstOf({ message, arrangement, sizes, shown }: Piece): Slide {
+function firstOf({ message, arrangement, sizes, shown, fine }: Piece): Slide {
   const own = sizes.map(({ own: _own, ...size }) => size);
-  return { id: "first", message, arrangement, sizes: own, ...(shown ? { shown } : {}) };
+  return {
+    id: "first",
+    message,
+    arrangement,
+    sizes: own,
+    ...(shown ? { shown } : {}),
+    ...(fine ? { fine } : {}),
+  };
 }
 
 /** The strip with a slide at its beginning. */
-function asFirst(strip: Piece, { message, arrangement, sizes, shown }: Slide): Piece {
-  const { shown: _shown, ...rest } = strip;
+function asFirst(strip: Piece, { message, arrangement, sizes, shown, fine }: Slide): Piece {
+  const { shown: _shown, fine: _fine, ...rest } = strip;
   return {
     ...rest,
     message,
@@ -72,5 +79,6 @@ function asFirst(strip: Piece, { message, arrangement, sizes, shown }: Slide): P
       ...(own ? { own } : {}),
     })),
     ...(shown ? { shown } : {}),
+    ...(fine ? { fine } : {}),
   };
 }

@@ -18,6 +18,7 @@ export {
   slideCount,
   slideIds,
   slideOf,
+  withEachSlide,
   withSlide,
 } from "./slide";
 export { outlineFromWords, outlineWords } from "./from-words";

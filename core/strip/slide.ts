@@ -47,11 +47,18 @@ export function slideOf(strip: Piece, index: number): Piece {
   };
 }
 
+/** The strip with each slide as it has become. */
+export const withEachSlide = (strip: Piece, change: (slide: Piece) => Piece): Piece =>
+  slideIds(strip).reduce(
+    (done, _, index) => withSlide(done, index, change(slideOf(done, index))),
+    strip,
+  );
+
 function partsOf(
   { sizes }: Piece,
   slide: Slide,
 ): Partial<Piece> & Pick<Piece, "message" | "arrangement" | "sizes"> {
-  const { message, arrangement, spread, shown } = slide;
+  const { message, arrangement, spread, shown, fine } = slide;
   return {
     message,
     arrangement,
@@ -61,6 +68,7 @@ function partsOf(
     }),
     ...(spread ? { spread } : {}),
     shown,
+    fine,
   };
 }
 
@@ -128,7 +136,7 @@ export function withSlide(strip: Piece, index: number, to: Piece): Piece {
   if (!slide)
     return { ...to, message, arrangement, ...(strip.slides ? { slides } : {}), ...shared };
   const sizes = to.sizes.map(({ own: _own, ...size }) => size);
-  const { spread: _spread, shown: _shown, ...rest } = slide;
+  const { spread: _spread, shown: _shown, fine: _fine, ...rest } = slide;
   const next: Slide = {
     ...rest,
     message,
@@ -138,13 +146,15 @@ export function withSlide(strip: Piece, index: number, to: Piece): Piece {
     ),
     ...(slide.spread || !same(to.spread, strip.spread) ? { spread: to.spread } : {}),
     ...(to.shown ? { shown: to.shown } : {}),
+    ...(to.fine ? { fine: to.fine } : {}),
   };
   const before = new Map(strip.sizes.map((size) => [size.placement, size]));
-  const { shown, without: _without, ...common } = to;
+  const { shown: _own, fine: _ownFine, without: _without, ...common } = to;
   return {
     ...common,
     ...(strip.without ? { without: strip.without } : {}),
     ...(strip.shown ? { shown: strip.shown } : {}),
+    ...(strip.fine ? { fine: strip.fine } : {}),
     message: strip.message,
     arrangement: strip.arrangement,
     spread: strip.spread,

@@ -17,6 +17,8 @@ import {
   slideOf,
   slidesFor,
   tooManyFor,
+  asStrip,
+  withEachSlide,
   withModel,
   withNewSlide,
   withOutline,
@@ -301,5 +303,21 @@ describe("slides", () => {
       }
       for (const [kind, found] of spots) expect([...found], `${id} ${kind}`).to.have.lengthOf(1);
     }
+  });
+
+  it("keeps for each slide by itself what a person called fine there", () => {
+    const { piece } = withOutline(asStrip(post), readOutline(OUTLINE), names);
+    const second = { ...slideOf(piece, 1), fine: ["story low-resolution picture"] };
+    const strip = withSlide(piece, 1, second);
+    expect(slideOf(strip, 1).fine).to.deep.equal(second.fine);
+    expect(slideOf(strip, 2).fine).to.equal(undefined);
+    expect(strip.fine).to.deep.equal(post.fine);
+    expect(slideOf(withSlideMoved(strip, 1, 0), 0).fine).to.deep.equal(second.fine);
+    expect(
+      slideOf(
+        withEachSlide(strip, (slide) => ({ ...slide, fine: [] })),
+        2,
+      ).fine,
+    ).to.deep.equal([]);
   });
 });

@@ -175,7 +175,7 @@ export function designOf(piece: Piece): Design {
 }
 
 /** Colours of a slide's own are the brand's; another brand has its own on the opposite ground. */
-const designSlide = ({ spread, shown: _shown, ...slide }: Slide): DesignSlide =>
+const designSlide = ({ spread, shown: _shown, fine: _fine, ...slide }: Slide): DesignSlide =>
   spread ? { ...slide, turned: true } : slide;
 
 /**

@@ -167,5 +167,16 @@ describe("a strip of slides", () => {
     expect(after.slides![1]).to.deep.include({ role: "proof" });
     const shown = JSON.stringify(after.slides!.map(({ arrangement }) => arrangement));
     expect(shown).to.include("running-countdown");
+
+    // What is found on other slides is said as well, and one goes there with a press.
+    await page.getByRole("link", { name: /^Preflight/ }).click();
+    const others = page.getByRole("region", { name: "Other slides" });
+    await others.getByRole("heading", { name: "Slide 4" }).waitFor();
+    await page
+      .getByRole("status")
+      .filter({ hasText: /must fix, \d+ to look at/ })
+      .waitFor();
+    expect(await others.getByRole("region").count()).to.equal(3);
+    expect(await findings(page)).to.deep.equal([]);
   });
 });

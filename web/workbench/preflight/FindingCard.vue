@@ -2,6 +2,7 @@
 import { NButton } from "naive-ui";
 import { computed } from "vue";
 import { onBrand } from "../../../core/piece";
+import { withEachSlide } from "../../../core/strip";
 import { fineKey, type Finding } from "../../../core/preflight";
 import { wordingOf } from "../../../core/wording/findings";
 import { usePiece } from "../piece";
@@ -14,8 +15,9 @@ const open = usePiece();
 
 /** Sets it right everywhere in the piece; one step of undo brings it back. */
 function mend({ from, to }: NonNullable<Finding["mend"]>): void {
-  if (!open.piece) return;
-  open.become({ ...open.piece, ...onBrand(open.piece, from, to) }, "mend");
+  if (!open.whole) return;
+  const mended = withEachSlide(open.whole, (slide) => ({ ...slide, ...onBrand(slide, from, to) }));
+  open.becomeWhole(mended, "mend");
 }
 
 /** For good: it is not told again of this size, until it is taken back by undo. */

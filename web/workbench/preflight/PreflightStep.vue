@@ -1,8 +1,10 @@
 <script setup lang="ts">
-import { computed } from "vue";
+import { computed, ref } from "vue";
 import { checkPiece, toAct } from "../../../core/preflight";
 import { counted } from "../../common/counted";
+import { isStrip, slideIds } from "../../../core/strip";
 import FindingCard from "./FindingCard.vue";
+import SlideFindings from "./SlideFindings.vue";
 import WallTile from "../sizes/WallTile.vue";
 import { useBench } from "../bench";
 import { usePiece } from "../piece";
@@ -30,10 +32,24 @@ const withFindings = computed(() => all.value.filter(({ findings }) => findings.
 const clean = computed(() =>
   all.value.filter(({ findings, report }) => report && findings.length === 0),
 );
-const counts = computed(() => {
+const own = computed(() => {
   const findings = [...ofPiece.value, ...all.value.flatMap((entry) => entry.findings)];
   const must = findings.filter((finding) => finding.level === "must-fix").length;
   return { must, look: findings.length - must };
+});
+
+/** The slides of a strip beside the one that is worked on, and what was counted on them. */
+const others = computed(() => {
+  const { whole, slide } = open;
+  if (!whole || !isStrip(whole)) return [];
+  return slideIds(whole).flatMap((id, index) => (index === slide ? [] : [{ id, index }]));
+});
+const onSlides = ref(new Map<string, { must: number; look: number }>());
+const counts = computed(() => {
+  const there = others.value.map(({ id }) => onSlides.value.get(id));
+  const all = [own.value, ...there.filter((one) => one !== undefined)];
+  const sum = (key: "must" | "look") => all.reduce((total, one) => total + one[key], 0);
+  return { must: sum("must"), look: sum("look"), whole: all.length === there.length + 1 };
 });
 
 function point(placement: string, node: string | undefined): void {
@@ -47,8 +63,13 @@ function point(placement: string, node: string | undefined): void {
   <div class="preflight">
     <header>
       <h2>Preflight</h2>
+      <span v-if="others.length" class="quiet">slide {{ open.slide + 1 }}</span>
       <span class="quiet number" role="status">
-        {{ checked ? `${counts.must} must fix, ${counts.look} to look at` : "Checking …" }}
+        {{
+          checked && counts.whole
+            ? `${counts.must} must fix, ${counts.look} to look at`
+            : "Checking …"
+        }}
       </span>
     </header>
     <p class="quiet small">
@@ -72,6 +93,17 @@ function point(placement: string, node: string | undefined): void {
             bench.pointed === finding.node
           "
           @point="point(entry.placement.id, finding.node)"
+        />
+      </div>
+    </section>
+    <section v-if="others.length" class="others" aria-label="Other slides">
+      <h3>Other slides</h3>
+      <div>
+        <SlideFindings
+          v-for="{ id, index } in others"
+          :key="id"
+          :index="index"
+          @checked="onSlides.set(id, $event)"
         />
       </div>
     </section>
@@ -112,6 +144,17 @@ header {
 
 .entry :deep(.finding:last-child) {
   border-bottom: 0;
+}
+
+.others {
+  padding-top: 20px;
+}
+
+.others > div {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(320px, 1fr));
+  gap: 20px 28px;
+  padding-top: 12px;
 }
 
 .clean {
