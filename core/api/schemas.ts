@@ -159,6 +159,18 @@ export const StoredPicture = ListedPicture.extend({ brands: z.array(z.string()) 
 export type StoredPicture = z.infer<typeof StoredPicture>;
 export const PictureList = z.object({ pictures: z.array(StoredPicture) });
 
+/** How many slides an article becomes at the most. */
+export const ArticleOptions = z.object({
+  slides: z.coerce.number().int().min(2).max(20).default(8),
+});
+export const ArticleText = z.object({ text: z.string().max(2_000_000) });
+/** An article as the outline of a strip, and what of it is on no slide, each with the slide (from 0) that it would stand on. */
+export const ArticleAnswer = z.object({
+  outline: z.string(),
+  leftOut: z.array(z.object({ text: z.string(), slide: z.number().int() })),
+});
+export type ArticleAnswer = z.infer<typeof ArticleAnswer>;
+
 export const TableText = z.object({ text: z.string().max(20_000_000) });
 export const TableAnswer = z.object({ table: Table, notes: z.array(TableNote) });
 export type TableAnswer = z.infer<typeof TableAnswer>;

@@ -10,4 +10,5 @@ export {
   type SlotHint,
 } from "./slots";
 export { priceParts, type PriceParts } from "./price";
+export { isUrging } from "./form/appeals";
 export { sortMessage, wordsOf, type SortedLine } from "./sort";

@@ -3,6 +3,7 @@ export { withModel, withNewSlide, withoutSlide, withSlideMoved } from "./edit";
 export {
   isOutline,
   outlineOf,
+  outlineWithLine,
   readOutline,
   withOutline,
   writeOutline,

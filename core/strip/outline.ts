@@ -53,6 +53,22 @@ export function readOutline(text: string): OutlineSlide[] {
 export const isOutline = (text: string): boolean =>
   text.split(/\r?\n/).some((line) => BREAK.test(line) || HEADING.test(line));
 
+/** An outline with a line more on one of its slides: on the last where there is none of that number. */
+export function outlineWithLine(text: string, index: number, line: string): string {
+  const slides = readOutline(text);
+  const at = Math.min(Math.max(0, index), slides.length - 1);
+  return writeOutline(
+    slides.map((slide, i) => {
+      if (i !== at) return slide;
+      const body = slide.words.find(([slot]) => slot === "body");
+      const words = slide.words.map(([slot, said]): [string, string] =>
+        slot === "body" ? [slot, `${said} ${line}`] : [slot, said],
+      );
+      return { ...slide, words: body ? words : [...words, ["body", line]] };
+    }),
+  );
+}
+
 /** Lines of one slide, which become the words of its slots. */
 class SlideReader {
   readonly slide: OutlineSlide = { words: [], pictures: [] };

@@ -202,6 +202,11 @@ export const problems = {
     say: (p: { name: string; why: string }) =>
       `${p.name} cannot be read as a table: ${p.why}. Save it as CSV (UTF-8) or XLSX and try again.`,
   },
+  "article-unreadable": {
+    status: 400,
+    say: (p: { name: string; why: string }) =>
+      `${p.name} cannot be cut into slides: ${p.why}. Nothing was changed; paste its text, or try another file.`,
+  },
   "table-no-slot": {
     status: 400,
     say: (p: { columns: string; slots: string }) =>

@@ -5,11 +5,13 @@ import { Pairing } from "../../core/batch";
 
 export const USAGE = `Usage: npm run zest -- make PIECE.json [options] --out DIR
        npm run zest -- begin MESSAGE.txt|OUTLINE.md --brand KIT.json [--pictures DIR] [--template ID | --best 6] --out DIR
+       npm run zest -- outline ARTICLE.md|.html|.txt|.docx|.pdf [--slides 8] --out FILE.md
        npm run zest -- sheet PIECE.json [--brand KIT.json] [--placements a,b | all] --out FILE.png|FILE.pdf
        npm run zest -- backup FILE.zip [--data FOLDER]
        npm run zest -- restore FILE.zip [--data FOLDER]
 
-make writes the sizes of a piece; begin begins pieces with a typed message, best first, and carousels with an outline; sheet puts all sizes on one page.
+make writes the sizes of a piece; begin begins pieces with a typed message, best first, and carousels with an outline; outline cuts an
+article into the outline of a carousel, word for word; sheet puts all sizes on one page.
 backup writes all that a data folder holds, also while the program is at work in it; restore puts that in the place of what
 is there, which is kept beside it.
 
@@ -28,6 +30,7 @@ is there, which is kept beside it.
   --out DIR               where the files go
   --pictures DIR          begin: pictures that go with the message, in the order of their names
   --template ID           begin: with this template only
+  --slides N              outline: how many slides at the most, 2 to 20; default 8
   --best N                begin: how many of the best, 1 to 44; default 6
   --data FOLDER           backup, restore: the data folder; default data
 
@@ -71,10 +74,18 @@ export const BeginOptions = z.object({
 });
 export type BeginOptions = z.infer<typeof BeginOptions>;
 
+export const OutlineOptions = z.object({
+  article: z.string(),
+  slides: z.number().int().min(2).max(20),
+  out: z.string(),
+});
+export type OutlineOptions = z.infer<typeof OutlineOptions>;
+
 export type Command =
   | { command: "make"; options: Options }
   | { command: "sheet"; options: SheetOptions }
   | { command: "begin"; options: BeginOptions }
+  | { command: "outline"; options: OutlineOptions }
   | { command: "backup" | "restore"; options: BackupOptions };
 
 export interface BackupOptions {
@@ -101,6 +112,15 @@ export function readCommand(argv: string[]): Command {
       if (values.brand === undefined)
         throw new UsageError("--brand: say for which brand kit (a KIT.json)");
       return { command, options: checked(BeginOptions, beginning(values, document)) };
+    case "outline":
+      return {
+        command,
+        options: checked(OutlineOptions, {
+          ...values,
+          article: document,
+          slides: Number(values.slides ?? 8),
+        }),
+      };
     default:
       throw new UsageError(USAGE);
   }
@@ -158,6 +178,7 @@ function parse(argv: string[]) {
         pictures: { type: "string" },
         template: { type: "string" },
         best: { type: "string" },
+        slides: { type: "string" },
         data: { type: "string" },
         out: { type: "string" },
       },

@@ -4,6 +4,7 @@ import { FacePool, NO_FACES } from "../faces/pool";
 import { backup, restore } from "./backup";
 import { begin } from "./begin";
 import { make } from "./make";
+import { outline } from "./outline";
 import { readCommand, UsageError, type Options } from "./options";
 import { sheet } from "./sheet";
 
@@ -24,6 +25,13 @@ async function run(): Promise<number> {
       const names = await begin(read.options, shipped);
       console.log(`Began ${names.length} pieces in ${read.options.out}, best first:`);
       for (const name of names) console.log(`  ${name}`);
+      return 0;
+    }
+    case "outline": {
+      const leftOut = await outline(read.options);
+      console.log(`Wrote ${read.options.out}.`);
+      if (leftOut.length > 0) console.log(`On no slide (${leftOut.length}):`);
+      for (const { text } of leftOut) console.log(`  ${text}`);
       return 0;
     }
     case "backup": {

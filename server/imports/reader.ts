@@ -1,15 +1,17 @@
 import workerpool, { type Pool } from "workerpool";
+import type { Block } from "../../core/article";
 import type { FontFacts, TableAnswer } from "../../core/api";
 import type { PictureFile } from "../../core/files";
 import { problem } from "../../core/problem";
 import { crossed, type Crossing } from "../problems";
-import { readFont, readPicture, readTable } from "./reading";
+import { readArticle, readFont, readPicture, readTable } from "./reading";
 
 /** Reads files that come from outside, by their path and the name that a person knows them by. */
 export interface Reader {
   picture(path: string, name: string): Promise<PictureFile>;
   font(path: string, name: string): Promise<FontFacts[]>;
   table(path: string, name: string): Promise<TableAnswer>;
+  article(path: string, name: string): Promise<Block[]>;
   close(): Promise<void>;
 }
 
@@ -18,10 +20,11 @@ export const readerHere: Reader = {
   picture: readPicture,
   font: readFont,
   table: readTable,
+  article: readArticle,
   close: () => Promise.resolve(),
 };
 
-export type Task = "picture" | "font" | "table";
+export type Task = "picture" | "font" | "table" | "article";
 
 /** A file that takes longer is given up; a photograph of 100 megapixels takes a few seconds. In milliseconds. */
 const MOST_TIME = 30_000;
@@ -53,6 +56,10 @@ export class ReaderProcesses implements Reader {
 
   table(path: string, name: string): Promise<TableAnswer> {
     return this.read("table", path, name) as Promise<TableAnswer>;
+  }
+
+  article(path: string, name: string): Promise<Block[]> {
+    return this.read("article", path, name) as Promise<Block[]>;
   }
 
   async close(): Promise<void> {

@@ -3,6 +3,8 @@ import type { FontFacts, TableAnswer } from "../../core/api";
 import type { PictureFile } from "../../core/files";
 import { inspectPicture } from "../render/inspect";
 import { plainSvg } from "../render/svg-file";
+import type { Block } from "../../core/article";
+import { readArticleFile } from "./articles";
 import { inspectFont } from "./fonts";
 import { readTableFile } from "./tables";
 
@@ -21,6 +23,10 @@ export async function readPicture(path: string, name: string): Promise<PictureFi
 
 export async function readFont(path: string, name: string): Promise<FontFacts[]> {
   return inspectFont(await readFile(path), name);
+}
+
+export async function readArticle(path: string, name: string): Promise<Block[]> {
+  return readArticleFile(await readFile(path), name);
 }
 
 export async function readTable(path: string, name: string): Promise<TableAnswer> {

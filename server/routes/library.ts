@@ -1,7 +1,17 @@
 import { writeFile } from "node:fs/promises";
 import { join } from "node:path";
 import { z } from "zod";
-import { ImportAnswer, PictureList, ProblemAnswer, TableAnswer, TableText } from "../../core/api";
+import {
+  ArticleAnswer,
+  ArticleOptions,
+  ArticleText,
+  ImportAnswer,
+  PictureList,
+  ProblemAnswer,
+  TableAnswer,
+  TableText,
+} from "../../core/api";
+import { outlineOfArticle } from "../services/articles";
 import { FileId, PictureFile, PictureNote } from "../../core/files";
 import type { Services } from "../services/services";
 import type { Routes } from "./typed";
@@ -119,6 +129,41 @@ export function addLibraryRoutes(routes: Routes, services: Services): void {
         const path = join(scratch, "table");
         await writeFile(path, body.text);
         return reader.table(path, "The table");
+      }),
+  );
+  routes.post(
+    "/api/articles",
+    {
+      schema: {
+        summary:
+          "Cut an article (Markdown, HTML, plain text, .docx or a PDF with text; multipart, one file) into the outline of a strip",
+        consumes: ["multipart/form-data"],
+        querystring: ArticleOptions,
+        response: { 200: ArticleAnswer, ...problems, ...uploaded },
+      },
+    },
+    (request) => {
+      const { slides } = request.query;
+      const cut = async ({ path, name }: { path: string; name: string }) =>
+        outlineOfArticle(await reader.article(path, name), name, slides);
+      return withUpload(request, folder, cut, MOST_TABLE);
+    },
+  );
+  routes.post(
+    "/api/articles/text",
+    {
+      schema: {
+        summary: "Cut a pasted article into the outline of a strip",
+        querystring: ArticleOptions,
+        body: ArticleText,
+        response: { 200: ArticleAnswer, ...problems },
+      },
+    },
+    ({ body, query }) =>
+      withScratch(folder, async (scratch) => {
+        const path = join(scratch, "article");
+        await writeFile(path, body.text);
+        return outlineOfArticle(await reader.article(path, "The text"), "", query.slides);
       }),
   );
   routes.post(

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import {
+  ArticleAnswer,
   AUTHOR_HEADER,
   BatchAnswer,
   BatchList,
@@ -179,6 +180,10 @@ export const api = {
   undo: (id: string) => post(PieceAnswer, `/api/pieces/${id}/undo`),
   redo: (id: string) => post(PieceAnswer, `/api/pieces/${id}/redo`),
   tableFile: (file: File) => post(TableAnswer, "/api/tables", form(file)),
+  articleFile: (file: File, slides: number) =>
+    post(ArticleAnswer, `/api/articles?slides=${slides}`, form(file)),
+  articleText: (text: string, slides: number) =>
+    post(ArticleAnswer, `/api/articles/text?slides=${slides}`, { text }),
   tableText: (text: string) => post(TableAnswer, "/api/tables/text", { text }),
   planBatch: (piece: string, request: BatchRequest) =>
     post(BatchPlan, `/api/pieces/${piece}/batches/plan`, request),

@@ -17,6 +17,7 @@ import SortedLines from "./SortedLines.vue";
 import { isFound, NO_FILTERS, type Filters } from "./template-filters";
 import TemplateFilters from "./TemplateFilters.vue";
 import TemplateTile from "./TemplateTile.vue";
+import ArticleCut from "./ArticleCut.vue";
 import CarouselTile from "./CarouselTile.vue";
 import ChoiceBar from "../ui/ChoiceBar.vue";
 import { useSaid } from "./use-said";
@@ -36,7 +37,8 @@ const list = useTemplates();
 const toasts = useToasts();
 const router = useRouter();
 
-const { typed, lines, words, saysAnything, kind, outline, outlineText, correct } = useSaid();
+const { typed, lines, words, saysAnything, kind, isWritten, outline, outlineText, correct } =
+  useSaid();
 const KINDS = [
   { value: "graphic", label: "One graphic" },
   { value: "carousel", label: "Carousel" },
@@ -208,6 +210,7 @@ async function take(template: unknown): Promise<void> {
           "
           @paste="pasteMarked"
         />
+        <ArticleCut v-if="isCarousel" v-model="typed" :is-outline="isWritten" />
         <p v-if="isCarousel && saysAnything" class="quiet small">
           {{ counted(outline.length, "slide") }}. A line of # or --- begins the next; pictures go in
           by name: <code>![what it shows](name)</code>.

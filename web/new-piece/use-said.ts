@@ -12,6 +12,8 @@ interface Said {
   saysAnything: ComputedRef<boolean>;
   /** What is begun: what a person chose, else what the text is written as. */
   kind: Ref<Kind>;
+  /** It is written as an outline is. */
+  isWritten: ComputedRef<boolean>;
   /** The slides of a carousel; none while nothing is said. */
   outline: ComputedRef<OutlineSlide[]>;
   /** The same as text, as the server reads it. */
@@ -55,6 +57,7 @@ export function useSaid(): Said {
     words,
     saysAnything: computed(() => lines.value.length > 0),
     kind,
+    isWritten,
     outline,
     outlineText: computed(() => (outline.value.length > 0 ? writeOutline(outline.value) : "")),
     correct,
