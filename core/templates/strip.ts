@@ -89,7 +89,7 @@ const INSTEAD: Readonly<Record<SlideRole, readonly SlideRole[]>> = {
 /** By eye: what an arrangement is worth for its role, for having a place for what is said, and against being seen again. */
 const ROLE = 6;
 const INSTEAD_ROLE = 2;
-const HAS_PLACE = 1.5;
+const HAS_PLACE = 3;
 const EMPTY_PLACE = 0.8;
 const NO_PICTURE = 3;
 const JUST_USED = 1.2;

@@ -12,11 +12,13 @@ const KINDS = "Markdown, HTML, plain text, .docx, or a PDF with text in it";
 /** The blocks of an article. Throws `article-unreadable`. */
 export async function readArticleFile(bytes: Buffer, name: string): Promise<Block[]> {
   const blocks = await blocksIn(bytes, extname(name).toLowerCase(), name);
-  const said = blocks.filter((block) => block.kind === "list" || block.text.trim() !== "");
+  const said = blocks.filter(isSaid);
   if (said.length === 0)
     throw problem("article-unreadable", { name, why: "there are no words in it that can be read" });
   return said;
 }
+
+const isSaid = (block: Block): boolean => block.kind === "list" || block.text.trim() !== "";
 
 async function blocksIn(bytes: Buffer, ending: string, name: string): Promise<Block[]> {
   if (bytes.subarray(0, 5).toString("latin1") === "%PDF-") return readPdf(bytes, name);
@@ -41,7 +43,7 @@ function decoded(bytes: Buffer): string {
 }
 
 export function markdownBlocks(text: string): Block[] {
-  return lexer(text).flatMap(blocksOfToken);
+  return lexer(text).flatMap(blocksOfToken).filter(isSaid);
 }
 
 function blocksOfToken(token: Token): Block[] {

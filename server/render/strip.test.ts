@@ -46,7 +46,7 @@ const colours = ({ data, width, height, channels }: Awaited<ReturnType<Studio["p
   sharp(data, { raw: { width, height, channels } }).removeAlpha().raw().toBuffer();
 
 /** Of 255: the canvas covers the pixels along a slanting edge a little otherwise where it is cut off. */
-const EDGE = 32;
+const EDGE = 12;
 
 /** Whether slides that are put side by side are what is painted whole, in all rows down to a share of the height; no value is further apart than `most`. */
 async function meets(

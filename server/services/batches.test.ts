@@ -292,8 +292,8 @@ describe("batches and deliveries", function () {
     expect(answer.statusCode).to.equal(200);
     expect(answer.json().pieces).to.have.lengthOf(3);
     const { body } = await server.ask("GET", "/api/crates");
-    expect(body.crates).to.have.lengthOf(3);
-    const [first, , copy] = body.crates;
+    expect(body.crates).to.have.lengthOf(4);
+    const [first, , , copy] = body.crates;
     expect(copy.pieces[0].message).to.deep.equal(first.pieces[0].message);
     expect(copy.pieces[0].id).not.to.equal(first.pieces[0].id);
     expect((await server.ask("GET", "/api/brands")).body.brands).to.have.lengthOf(2);

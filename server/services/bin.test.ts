@@ -42,7 +42,10 @@ describe("what was deleted", () => {
     expect((await server.ask("GET", "/api/pieces/late-opening")).status).to.equal(404);
     expect((await server.ask("DELETE", "/api/pieces/late-opening")).status).to.equal(404);
     await server.ask("DELETE", "/api/crates/boats-at-rest");
-    expect((await shelf()).map(([id]: [string]) => id)).to.deep.equal(["autumn-lessons"]);
+    expect((await shelf()).map(([id]: [string]) => id)).to.deep.equal([
+      "to-swipe",
+      "autumn-lessons",
+    ]);
     expect(await binned()).to.have.members(["crate boats-at-rest", "piece late-opening"]);
     await restore("crate", "boats-at-rest");
     expect(JSON.stringify(await shelf())).not.to.contain("late-opening");

@@ -18,6 +18,7 @@ describe("pieces over HTTP", () => {
     expect(status).to.equal(200);
     expect(body.crates.map((crate: { name: string }) => crate.name)).to.deep.equal([
       "Boats at Rest",
+      "To swipe",
       "Autumn lessons",
     ]);
     expect(body.crates[0].pieces).to.have.lengthOf(3);

@@ -72,7 +72,15 @@ function undo(): void {
       >
       <label class="quiet small">
         into
-        <NumberField v-model="slides" label="Slides at the most" :min="2" :max="20" size="small" />
+        <span class="count">
+          <NumberField
+            v-model="slides"
+            label="Slides at the most"
+            :min="2"
+            :max="20"
+            size="small"
+          />
+        </span>
         slides
       </label>
     </div>
@@ -113,8 +121,8 @@ function undo(): void {
   align-items: center;
 }
 
-.row label > :deep(.n-input-number) {
-  width: 76px;
+.count {
+  width: 84px;
 }
 
 p {

@@ -127,6 +127,21 @@ export const recipe = set({
   ],
 });
 
+/** The box that the line is drawn in: seven slides wide. */
+const LINE = { width: 700, height: 100, thick: 6, steps: 420 } as const;
+
+/** A line that rises and falls, in short straight steps that end at the folds of a strip of 4, 5, 6, 7 or 10 slides: none is cut. */
+function wandering(): string {
+  const y = (x: number): number =>
+    47 + 24 * Math.sin(x / 48) + 15 * Math.sin(x / 29 + 2) + 5 * Math.sin(x / 97);
+  const steps = Array.from({ length: LINE.steps + 1 }, (_, i) => (i * LINE.width) / LINE.steps);
+  const point = (x: number, down: number): string =>
+    `${Number(x.toFixed(3))} ${(y(x) + down).toFixed(2)}`;
+  const there = steps.map((x) => point(x, -LINE.thick / 2));
+  const back = steps.toReversed().map((x) => point(x, LINE.thick / 2));
+  return `M${[...there, ...back].join("L")}Z`;
+}
+
 /** One line that is drawn on through all slides. */
 export const oneLine = set({
   id: "slides-one-line",
@@ -201,12 +216,7 @@ export const oneLine = set({
       style: {
         shape: "path",
         colour: "action",
-        path: {
-          // Two edges of one stroke, there and back.
-          d: "M0 60 C60 60 80 10 140 10 C200 10 190 90 250 90 C310 90 300 30 360 30 C420 30 440 80 500 80 C560 80 560 14 620 14 C670 14 670 60 700 60 L700 66 C666 66 666 20 620 20 C564 20 564 86 500 86 C436 86 416 36 360 36 C304 36 314 96 250 96 C186 96 196 16 140 16 C84 16 64 66 0 66 Z",
-          width: 700,
-          height: 100,
-        },
+        path: { d: wandering(), width: LINE.width, height: LINE.height },
       },
     },
   ],

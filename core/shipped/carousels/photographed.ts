@@ -93,8 +93,8 @@ export const panorama = set({
     words: { headline: "All along the bay", support: "A walk in four slides" },
     arrangement: [
       ground(),
-      headline([100, 750, 880, 250], { size: 208, valign: "top" }),
-      words("support", "support", [100, 1042, 820, 98], { size: 52 }),
+      headline([100, 740, 880, 170], { size: 150, valign: "top" }),
+      words("support", "support", [100, 945, 860, 150], { size: 50, leading: 1.3 }),
       logo([100, 1141, 240, 74]),
     ],
   },
@@ -105,18 +105,18 @@ export const panorama = set({
       { headline: "Start at the slipway", body: "The bench is free before ten." },
       [
         ground(),
-        headline([100, 750, 880, 170], { size: 154, valign: "top" }),
-        body([100, 969, 860, 171], { size: 58, leading: 1.3 }),
+        headline([100, 740, 880, 170], { size: 150, valign: "top" }),
+        body([100, 945, 860, 205], { size: 48, leading: 1.3 }),
       ],
     ),
     slide("listed", "point", { headline: "Bring", list: "- Shoes\n- A coat" }, [
       ground(),
-      headline([100, 750, 880, 120], { size: 120, valign: "top" }),
+      headline([100, 740, 880, 130], { size: 120, valign: "top" }),
       words("list", "body", [100, 924, 860, 216], { size: 52 }),
     ]),
     slide("line", "point", { headline: "Then left, with the wind in your back" }, [
       ground(),
-      headline([100, 750, 880, 390], { size: 178, valign: "top" }),
+      headline([100, 740, 880, 400], { size: 150, valign: "top" }),
     ]),
     slide(
       "ask",

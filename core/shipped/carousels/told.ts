@@ -257,8 +257,8 @@ export const caseInOrder = set({
     {
       id: "stripe",
       kind: "shape",
-      at: { x: 0, y: 0.965, width: 8, height: 0.035 },
-      style: { shape: "stripes", colour: "action" },
+      at: { x: 0, y: 0.976, width: 8, height: 0.024 },
+      style: { shape: "rectangle", colour: "action" },
     },
   ],
 });
