@@ -14,6 +14,16 @@ const COUNT_FRESH = 6;
 const SIZE = { width: 1080, height: 1350 };
 
 const headline = (index: number): string => `Harbour light number ${index}`;
+/** As a marketer's table has them: of several lengths, all different. */
+const HEADS = [
+  "Boats at rest",
+  "Still water, early",
+  "What the tide leaves behind",
+  "Harbour light",
+];
+const varied = (index: number): string => `${HEADS[index % HEADS.length]} ${index}`;
+const THREE = ["photo-feed-tall", "story", "photo-feed-square"];
+const COUNT_THREE = 50;
 
 /**
  * Pictures a second in a JPEG batch at 1080 × 1350 with a photograph, against the same picture taken
@@ -23,11 +33,14 @@ const headline = (index: number): string => `Harbour light number ${index}`;
 export async function benchBatch(program: Program, browser: Browser): Promise<void> {
   await batchRate(program, 20); // Once to warm up.
   const html = await page(program);
-  const rounds: { ours: number; warm: number; fresh: number }[] = [];
+  const rounds: Record<"ours" | "three" | "apart" | "warm" | "fresh", number>[] = [];
   for (let round = 0; round < ROUNDS; round++) {
     const ours = await batchRate(program, COUNT);
+    const three = await batchRate(program, COUNT_THREE, { placements: THREE, say: varied });
+    const by = { placements: THREE, say: varied, alike: false };
+    const apart = await batchRate(program, COUNT_THREE, by);
     const warm = await warmRate(browser, html);
-    rounds.push({ ours, warm, fresh: await freshRate(browser, html) });
+    rounds.push({ ours, three, apart, warm, fresh: await freshRate(browser, html) });
   }
   const median = (of: (round: (typeof rounds)[number]) => number) => quantile(rounds.map(of), 0.5);
   const rate = (value: number) => `${value.toFixed(1)} a second`;
@@ -35,22 +48,36 @@ export async function benchBatch(program: Program, browser: Browser): Promise<vo
   table(
     `A JPEG batch, ${SIZE.width} × ${SIZE.height}, ${cores} cores, medians of ${ROUNDS} rounds`,
     [
-      ["Zest Crate", rate(median((round) => round.ours))],
+      ["one size", rate(median((round) => round.ours))],
+      ["three sizes, words of all lengths", rate(median((round) => round.three))],
+      ["the same, each by itself", rate(median((round) => round.apart))],
       ["Chromium, warm pages", rate(median((round) => round.warm))],
       ["Chromium, fresh pages", rate(median((round) => round.fresh))],
-      ["against warm pages", `${median((round) => round.ours / round.warm).toFixed(1)} ×`],
-      ["against fresh pages", `${median((round) => round.ours / round.fresh).toFixed(1)} ×`],
+      ["one size against warm pages", `${median((round) => round.ours / round.warm).toFixed(1)} ×`],
+      ["three against warm pages", `${median((round) => round.three / round.warm).toFixed(1)} ×`],
+      ["three against by itself", `${median((round) => round.three / round.apart).toFixed(1)} ×`],
+      [
+        "one size against fresh pages",
+        `${median((round) => round.ours / round.fresh).toFixed(1)} ×`,
+      ],
     ],
   );
 }
 
-async function batchRate(program: Program, count: number): Promise<number> {
-  const rows = Array.from({ length: count }, (_, index) => [headline(index)]);
-  const request = {
-    table: { columns: ["headline"], rows },
-    placements: ["photo-feed-tall"],
-    format: "jpeg",
-  };
+interface Asked {
+  placements?: string[];
+  say?: (index: number) => string;
+  alike?: boolean;
+}
+
+/** Files a second. */
+async function batchRate(
+  program: Program,
+  count: number,
+  { placements = ["photo-feed-tall"], say = headline, alike = true }: Asked = {},
+): Promise<number> {
+  const rows = Array.from({ length: count }, (_, index) => [say(index)]);
+  const request = { table: { columns: ["headline"], rows }, placements, format: "jpeg", alike };
   const start = performance.now();
   const { id } = await program.ask<BatchAnswer>(
     "/api/pieces/opening-announcement/batches",

@@ -10,6 +10,8 @@ export type ImageFormat = z.infer<typeof ImageFormat>;
 export const BatchRequest = z.object({
   table: Table,
   pairing: Pairing.default("in-step"),
+  /** Laid out together, so that they look alike; else each as large as it can be. */
+  alike: z.boolean().default(true),
   pictures: z.object({ slot: SlotName, ids: z.array(FileId).max(500) }).optional(),
   placements: z.array(Id).max(LIMITS.sizes),
   format: ImageFormat.default("jpeg"),
@@ -50,6 +52,8 @@ export const BatchAnswer = z.object({
   files: z.number().int(),
   made: z.number().int(),
   failed: z.number().int(),
+  /** Files whose words did not fit in the layout of the others, and that are laid out by themselves. */
+  apart: z.number().int(),
   /** Seconds that the rest will take, from the pace so far; absent when not running. */
   secondsLeft: z.number().optional(),
 });
@@ -64,6 +68,7 @@ export const OutputAnswer = z.object({
   bytes: z.number().int(),
   sha256: FileId,
   findings: z.number().int(),
+  apart: z.boolean(),
   url: z.string(),
 });
 export type OutputAnswer = z.infer<typeof OutputAnswer>;

@@ -5,6 +5,7 @@ import { expect } from "chai";
 import sharp from "sharp";
 import { demoFolder, demoPiece, fontFolder } from "../../tests/support/demo";
 import type { Manifest } from "../../core/api";
+import type { LayoutReport } from "../../core/preflight";
 import { fileId } from "../files/hash";
 import { make } from "./make";
 import { readOptions } from "./options";
@@ -82,6 +83,30 @@ describe("zest make", () => {
     const args = [piece, "--placements", "ad-phone-banner", "--table", table];
     expect((await run(...args)).files).to.equal(2);
     expect((await run(...args, "--pair", "every-mix")).files).to.equal(4);
+  });
+
+  it("lays variations out alike, or each by itself", async () => {
+    const table = join(folder, "alike.csv");
+    await writeFile(table, "headline\nFloat at dawn\nFloat at dawn 2\nGlide until it is noon\n");
+    const sizes = async (...more: string[]): Promise<Set<number>> => {
+      const out = join(folder, `alike${more.length}`);
+      const args = ["--placements", "story", "--table", table, "--layout-only", ...more];
+      await make(readOptions(["make", piece, ...args, "--out", out]), {
+        demo: demoFolder,
+        fonts: fontFolder,
+      });
+      const reports = (await readdir(out)).filter((name) => name.endsWith(".layout.json"));
+      expect(reports).to.have.lengthOf(3);
+      const found = await Promise.all(
+        reports.map(async (name) => {
+          const { nodes } = JSON.parse(await readFile(join(out, name), "utf8")) as LayoutReport;
+          return nodes.find(({ role }) => role === "headline")!.fontSize!;
+        }),
+      );
+      return new Set(found);
+    };
+    expect((await sizes()).size).to.equal(1);
+    expect((await sizes("--apart")).size).to.be.above(1);
   });
 
   it("makes a variation for each wording that the piece keeps, or says that it keeps none", async () => {

@@ -32,6 +32,7 @@ import { fileId } from "../files/hash";
 import { WithShipped } from "../files/shipped";
 import { readTableFile } from "../imports/tables";
 import { Studio } from "../render/studio";
+import { Alike } from "../services/alike";
 import { openPiece, placementsOf, type Shipped } from "./documents";
 import { UsageError, type Options } from "./options";
 
@@ -60,6 +61,7 @@ export async function make(options: Options, shipped: Shipped): Promise<Outcome>
     placements,
     brand,
     new Studio(new WithShipped(shipped.fonts, files), shipped.faces),
+    options.apart || variations.length < 2 ? [] : variations,
   );
   await mkdir(options.out, { recursive: true });
   for (const [index, variation] of variations.entries()) {
@@ -127,6 +129,7 @@ class Making {
   mustFix = 0;
   private readonly namer = new Namer();
   private readonly files: ManifestFile[] = [];
+  private readonly alike: Alike;
 
   constructor(
     private readonly options: Options,
@@ -134,7 +137,14 @@ class Making {
     private readonly placements: Placement[],
     private readonly brand: Brand,
     private readonly studio: Studio,
-  ) {}
+    /** Those that are laid out alike. */
+    alike: readonly Variation[],
+  ) {
+    this.alike = new Alike(
+      (task) => studio.composition(task.piece, task.of, task.brand, task.placement),
+      { document: piece, brand, variations: [...alike] },
+    );
+  }
 
   async variation(variation: Variation, name: string): Promise<void> {
     const piece = applyVariation(this.piece, variation);
@@ -152,7 +162,10 @@ class Making {
     slide: { at: number; of: number },
   ): Promise<void> {
     const { format, scale, layoutOnly, svgText, out } = this.options;
-    const { layout, scene } = await this.studio.make(piece, this.brand, placement);
+    const { brand, studio } = this;
+    const siblings = await this.alike.composition(piece.message, placement);
+    const alike = siblings && (await studio.makeAlike(piece, siblings, brand, placement));
+    const { layout, scene } = alike ?? (await studio.make(piece, brand, placement));
     const report = reportOf(layout);
     const [width, height] = [Math.round(scene.width * scale), Math.round(scene.height * scale)];
     const parts = {

@@ -21,6 +21,7 @@ is there, which is kept beside it.
   --table rows.csv        a variation for each row (CSV or XLSX); its headings name slots
   --alternatives          a variation for each of the wordings that the piece keeps, instead of a table
   --pair in-step | every-mix
+  --apart                 each variation as large as it can be, instead of all in one layout
   --format png | jpeg | webp | svg   default png
   --svg-text outlines | text     how words go into an SVG; text has its faces built in; default outlines
   --scale 1 | 2 | …       output pixels for each pixel of the placement, 0.1 to 4; default 1
@@ -44,6 +45,7 @@ const Options = z.object({
   table: z.string().optional(),
   outline: z.string().optional(),
   alternatives: z.boolean(),
+  apart: z.boolean(),
   pair: Pairing,
   format: ImageFormat,
   scale: z.number().min(0.1).max(4),
@@ -150,6 +152,7 @@ const withDefaults = (values: ReturnType<typeof parse>["values"], piece: string)
   ...values,
   piece,
   alternatives: values.alternatives ?? false,
+  apart: values.apart ?? false,
   pair: values.pair ?? (values.alternatives ? "every-mix" : "in-step"),
   format: values.format ?? "png",
   scale: Number(values.scale ?? 1),
@@ -170,6 +173,7 @@ function parse(argv: string[]) {
         table: { type: "string" },
         outline: { type: "string" },
         alternatives: { type: "boolean" },
+        apart: { type: "boolean" },
         pair: { type: "string" },
         format: { type: "string" },
         scale: { type: "string" },

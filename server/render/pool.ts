@@ -7,7 +7,9 @@ import type { PaletteReading } from "../../core/palette";
 import { messagePictures, withFound, type Piece } from "../../core/piece";
 import { RoomFor } from "./room";
 import { crossed, type Crossing } from "../problems";
+import type { Composition } from "../../core/siblings";
 import type {
+  ComposeTask,
   LogoTask,
   RefitTask,
   RenderResult,
@@ -122,6 +124,16 @@ export class RenderPool {
   /** A piece that was made from a template, its lead laid out anew where its words need that. */
   fitted(task: RefitTask): Promise<Piece> {
     return this.ofPiece("fitted", task);
+  }
+
+  /** How the pieces of a class stand on a size, with what was found in their pictures. */
+  async composition(task: ComposeTask): Promise<Composition> {
+    const seen = async (message: Piece["message"]): Promise<Piece["message"]> =>
+      (await this.seen({ piece: { ...task.piece, message } })).piece.message;
+    const longest = await seen(task.of.longest);
+    const hardest = await Promise.all(task.of.hardest.map(seen));
+    const of = { ...task.of, longest, hardest };
+    return this.named("composition", { ...(await this.seen(task)), of });
   }
 
   /** A piece that a thread changes keeps its message as it was written. */

@@ -7,7 +7,9 @@ import type { RenderResult, RenderTask } from "./task";
 export async function recoverOutput({
   path,
   format,
-}: Pick<RenderTask, "path" | "format">): Promise<Omit<RenderResult, "findings"> | undefined> {
+}: Pick<RenderTask, "path" | "format">): Promise<
+  Omit<RenderResult, "findings" | "apart"> | undefined
+> {
   try {
     const image = await readFile(path);
     // An SVG's end is its last word; any other breaks off where its pixels do.

@@ -12,7 +12,13 @@ import { develop, type Developing, type Raster } from "../../core/picture";
 import type { Piece } from "../../core/piece";
 import type { Placement } from "../../core/placements";
 import type { Sources } from "../../core/resolve";
-import { scenePictures, type PictureItem, type Scene } from "../../core/scene";
+import { compose, scenePictures, type PictureItem, type Scene } from "../../core/scene";
+import {
+  compose as composeAlike,
+  layoutAlike,
+  type Class,
+  type Composition,
+} from "../../core/siblings";
 import { slideCount, slideOf, withSlide } from "../../core/strip";
 import { sizeSheet, type SheetAbout } from "../../core/sheet";
 import { Typesetter } from "../../core/type";
@@ -79,6 +85,30 @@ export class Studio {
   /** The scene of one placement. */
   async make(piece: Piece, brand: Brand, placement: Placement): Promise<Made> {
     return makeScene(piece, brand, placement, await this.sources(piece, brand));
+  }
+
+  /** The scene of a piece as its siblings stand; undefined where it cannot stand so. */
+  async makeAlike(
+    piece: Piece,
+    composition: Composition,
+    brand: Brand,
+    placement: Placement,
+  ): Promise<Made | undefined> {
+    const sources = await this.sources(piece, brand);
+    const layout = layoutAlike(piece, composition, brand, placement, sources);
+    return layout && { layout, scene: compose(layout) };
+  }
+
+  /** How pieces of a class stand on a size. */
+  async composition(
+    piece: Piece,
+    of: Class,
+    brand: Brand,
+    placement: Placement,
+  ): Promise<Composition> {
+    for (const message of [of.longest, ...of.hardest])
+      await this.load({ ...piece, message: { ...piece.message, ...message } }, brand);
+    return composeAlike(piece, of, brand, placement, await this.sources(piece, brand));
   }
 
   /** A piece that was made from a template, with the lead of each of its slides fitted to its words. */

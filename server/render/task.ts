@@ -3,6 +3,7 @@ import type { Brand } from "../../core/brand";
 import type { FileId } from "../../core/files";
 import type { Piece } from "../../core/piece";
 import type { Placement } from "../../core/placements";
+import type { Class, Composition } from "../../core/siblings";
 import type { SheetAbout } from "../../core/sheet";
 
 /** One picture to make, sent to a worker thread. The image is written by the worker; only numbers come back. */
@@ -13,6 +14,8 @@ export interface RenderTask {
   format: ImageFormat;
   scale: number;
   path: string;
+  /** How its siblings stand; it stands as they do where it can. */
+  alike?: Composition;
   /** A whole file that is there already stays, and only what is known of it is answered. */
   keep?: boolean;
 }
@@ -26,6 +29,13 @@ export interface RenderResult {
   bytes: number;
   sha256: FileId;
   findings: number;
+  /** It could not stand as its siblings do. */
+  apart: boolean;
+}
+
+/** How pieces of a class stand on a size. */
+export interface ComposeTask extends RefitTask {
+  of: Class;
 }
 
 /** Another version of a stored logo. */

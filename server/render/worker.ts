@@ -6,6 +6,7 @@ import type { FileId } from "../../core/files";
 import { inOneColour, readPalette, withoutGround, type PaletteReading } from "../../core/palette";
 import type { Piece } from "../../core/piece";
 import { check, toAct } from "../../core/preflight";
+import type { Composition } from "../../core/siblings";
 import type { Scene } from "../../core/scene";
 import { brandSheet } from "../../core/specimen";
 import { Blobs, writeWhole } from "../files/blobs";
@@ -19,6 +20,7 @@ import { recoverOutput } from "./recover";
 import { logoPixels, pngOf, samplePixels } from "./rendition";
 import { Studio } from "./studio";
 import type {
+  ComposeTask,
   LogoTask,
   RefitTask,
   RenderResult,
@@ -34,10 +36,14 @@ const studio = new Studio(files);
 
 /** Makes one picture and writes it whole. */
 async function renderTask(task: RenderTask): Promise<RenderResult> {
-  const { layout, scene } = await studio.make(task.piece, sameBrand(task.brand), task.placement);
+  const brand = sameBrand(task.brand);
+  const alike =
+    task.alike && (await studio.makeAlike(task.piece, task.alike, brand, task.placement));
+  const { layout, scene } = alike ?? (await studio.make(task.piece, brand, task.placement));
+  const apart = task.alike !== undefined && !alike;
   const findings = toAct(check(layout)).length;
   const known = task.keep ? await recoverOutput(task) : undefined;
-  if (known) return { ...known, findings };
+  if (known) return { ...known, findings, apart };
   const image = await studio.encode(scene, task.format, task.scale);
   await writeWhole(task.path, image);
   collectIfLarge();
@@ -47,8 +53,13 @@ async function renderTask(task: RenderTask): Promise<RenderResult> {
     bytes: image.length,
     sha256: fileId(image),
     findings,
+    apart,
   };
 }
+
+/** How the pieces of a class stand on a size. */
+const composeTask = ({ piece, of, brand, placement }: ComposeTask): Promise<Composition> =>
+  studio.composition(piece, of, sameBrand(brand), placement);
 
 /** Reads the colours of a stored picture. */
 async function paletteTask(id: FileId): Promise<PaletteReading> {
@@ -133,3 +144,4 @@ export const slidesOf = crossing(slidesTask);
 export const layouts = crossing(layoutsTask);
 export const lead = crossing(leadTask);
 export const fitted = crossing(fitTask);
+export const composition = crossing(composeTask);

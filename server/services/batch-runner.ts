@@ -10,6 +10,7 @@ import { asProblem } from "../problems";
 import { Grouped } from "../store/grouped";
 import type { batches } from "../store/tables";
 import { failures, outputs } from "../store/tables";
+import { Alike } from "./alike";
 import type { Placements } from "./placements";
 import type { ServerContext } from "../context";
 
@@ -48,6 +49,9 @@ export class BatchRunner {
     setMaxListeners(0, signal);
     const files = await this.missing(row);
     const lookup = await this.lookup(row);
+    const alike = row.request.alike
+      ? new Alike((task) => this.context.pool.composition(task), row)
+      : undefined;
     const pace = new Pace(this.context.now);
     this.paces.set(row.id, pace);
     const full = new AbortController();
@@ -57,7 +61,7 @@ export class BatchRunner {
       while (next < files.length && !signal.aborted && !full.signal.aborted) {
         const file = files[next++]!;
         try {
-          await this.makeOne(row, file, { signal, again, lookup });
+          await this.makeOne(row, file, { signal, again, lookup, alike });
           pace.count++;
           await moved();
         } catch (error) {
@@ -106,15 +110,19 @@ export class BatchRunner {
   private async makeOne(
     row: BatchRow,
     file: File,
-    { signal, again, lookup }: { signal: AbortSignal; again: boolean; lookup: PlacementLookup },
+    { signal, again, lookup, alike }: Making,
   ): Promise<void> {
     const path = this.context.made.place(outputName(row, file.variation, file.placement));
     const { format, scale } = row.request;
     const piece = applyVariation(row.document, row.variations[file.variation]!);
     const placement = knownPlacement(piece, file.placement, lookup);
     // A file that was finished before the program was killed is whole, only not yet written down.
+    const siblings = await alike?.composition(piece.message, placement);
     const task = { piece, brand: row.brand, placement, format, scale, path, keep: again };
-    const result = await this.context.pool.run(task, signal);
+    const result = await this.context.pool.run(
+      siblings ? { ...task, alike: siblings } : task,
+      signal,
+    );
     await this.finishedFiles.add({ batch: row.id, ...file, ...result });
   }
 
@@ -128,6 +136,13 @@ export class BatchRunner {
         () => false,
       );
   }
+}
+
+interface Making {
+  signal: AbortSignal;
+  again: boolean;
+  lookup: PlacementLookup;
+  alike: Alike | undefined;
 }
 
 /** How fast a batch is made. */

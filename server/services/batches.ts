@@ -1,4 +1,4 @@
-import { and, asc, count, desc, eq, gte, inArray, isNull, lt } from "drizzle-orm";
+import { and, asc, count, desc, eq, gte, inArray, isNull, lt, sum } from "drizzle-orm";
 import type {
   BatchAnswer,
   BatchPlan,
@@ -202,7 +202,10 @@ export class Batches {
   private async answer(row: BatchRow): Promise<BatchAnswer> {
     const { read } = this.context.store;
     const [[counted], failed, jobs] = await Promise.all([
-      read.select({ made: count() }).from(outputs).where(eq(outputs.batch, row.id)),
+      read
+        .select({ made: count(), apart: sum(outputs.apart) })
+        .from(outputs)
+        .where(eq(outputs.batch, row.id)),
       read.select().from(failures).where(eq(failures.batch, row.id)),
       this.context.jobs.facts([row.id]),
     ]);
@@ -223,6 +226,7 @@ export class Batches {
       files,
       made,
       failed: failed.length,
+      apart: Number(counted?.apart ?? 0),
       ...(secondsLeft ? { secondsLeft } : {}),
       ...(message ? { message } : {}),
     };

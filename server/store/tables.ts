@@ -147,6 +147,8 @@ export const outputs = sqliteTable(
     bytes: integer("bytes").notNull(),
     sha256: text("sha256").notNull(),
     findings: integer("findings").notNull(),
+    /** It is laid out by itself, since its words did not fit in the layout of the others. */
+    apart: integer("apart", { mode: "boolean" }).notNull().default(false),
   },
   (table) => [primaryKey({ columns: [table.batch, table.variation, table.placement] })],
 );

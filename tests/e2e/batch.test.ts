@@ -2,6 +2,7 @@ import { readFile } from "node:fs/promises";
 import { expect } from "chai";
 import { unzipSync } from "fflate";
 import sharp from "sharp";
+import type { BatchAnswer } from "../../core/api";
 import { Stage } from "../support/stage";
 
 describe("a batch in the interface", () => {
@@ -17,6 +18,11 @@ describe("a batch in the interface", () => {
     await page.getByText("6 variations × 3 sizes = 18 files").waitFor();
     await page.getByRole("button", { name: "Make batch" }).click();
     await page.getByText("18 of 18 files").waitFor({ timeout: 60_000 });
+    // Laid out as a set; none of the six has words that do not fit there.
+    const { batches } = await stage.program.ask<{ batches: BatchAnswer[] }>(
+      "/api/pieces/opening-announcement/batches",
+    );
+    expect(batches[0]).to.deep.include({ made: 18, failed: 0, apart: 0 });
     expect(await page.locator(".sheet figure img").count()).to.equal(6);
 
     await page.getByRole("link", { name: "Deliver" }).click();

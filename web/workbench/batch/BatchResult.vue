@@ -86,6 +86,11 @@ const wordsOf = (variation: VariationAnswer): string => Object.values(variation.
     >
       <i :style="{ width: `${share}%` }"></i>
     </div>
+    <p v-if="batch.apart" class="small quiet">
+      {{ counted(batch.apart, "file") }} with words that did not fit in the layout of the others
+      {{ batch.apart === 1 ? "is" : "are" }} laid out by
+      {{ batch.apart === 1 ? "itself" : "themselves" }}.
+    </p>
     <p v-if="batch.failed" class="small failed">
       {{ counted(batch.failed, "file") }} could not be made. {{ batch.message }} The others are
       finished.

@@ -34,6 +34,13 @@ function toggle(list: string[], id: string): string[] {
         ><NRadio value="every-mix">Every mix of the columns</NRadio></NRadioGroup
       >
     </fieldset>
+    <fieldset>
+      <legend>Layout</legend>
+      <NRadioGroup v-model:value="batch.alike" name="alike"
+        ><NRadio :value="true">As a set: same layout, same type size</NRadio
+        ><NRadio :value="false">Each as large as it can be</NRadio></NRadioGroup
+      >
+    </fieldset>
     <fieldset v-if="batch.pictureSlot">
       <legend>
         Pictures

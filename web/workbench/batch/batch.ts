@@ -23,6 +23,7 @@ export const useBatch = defineStore("batch", () => {
   const table = shallowRef<Table>();
   const tableNotes = shallowRef<TableNote[]>([]);
   const pairing = ref<Pairing>("in-step");
+  const alike = ref(true);
   const pictures = ref<string[]>([]);
   const placements = ref<string[]>([]);
   const format = ref<ImageFormat>("jpeg");
@@ -41,6 +42,7 @@ export const useBatch = defineStore("batch", () => {
     return {
       table: table.value,
       pairing: pairing.value,
+      alike: alike.value,
       placements: placements.value,
       format: format.value,
       scale: scale.value,
@@ -142,6 +144,7 @@ export const useBatch = defineStore("batch", () => {
     table,
     tableNotes,
     pairing,
+    alike,
     pictures,
     placements,
     format,

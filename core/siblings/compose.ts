@@ -1,0 +1,148 @@
+import type { Brand } from "../brand";
+import { fitLead, makeScene } from "../engine";
+import { bottom, box, inset, intersect, right, type Box } from "../geometry";
+import type { Node, Piece } from "../piece";
+import { keptArea, type Placement } from "../placements";
+import { check } from "../preflight";
+import { recomposed, refit, type Layout, type Placed } from "../refit";
+import { resolve, type Sources } from "../resolve";
+import type { Class } from "./classes";
+import { closedUp } from "./close-up";
+
+/** How siblings stand on one placement: a piece that was composed for the longest words, in which each takes its own. */
+export type Composition = Piece;
+
+/** What is lost of the size that nearly all can have, so that all have the same. */
+const SPARE = 0.985;
+/** Words that must be set smaller than their siblings stand by themselves; a hair is lost in counting. */
+const SAME_SIZE = 0.999;
+/** A size that only few need is not the size of all. */
+const FEW = 0.1;
+
+/** The piece in the layout of its class: the longest words as the refit lays them out, each text in all the room that it has. */
+export function compose(
+  piece: Piece,
+  { longest, hardest }: Class,
+  brand: Brand,
+  placement: Placement,
+  sources: Sources,
+): Composition {
+  const longestPiece: Piece = { ...piece, message: { ...piece.message, ...longest } };
+  // The lead stands as it was composed, as long as the longest words have their room there.
+  const make = placement.id === piece.lead ? fitLead : makeScene;
+  const { layout } = make(longestPiece, brand, placement, sources);
+  const shared = withRoom(recomposed(layout.resolved.piece, layout), layout);
+  const tried = hardest.flatMap(
+    (message) => placedAlike({ ...piece, message }, shared, brand, placement, sources) ?? [],
+  );
+  return withCommonSizes(shared, tried);
+}
+
+/** The layout of a piece in the composition of its siblings; undefined where it cannot stand there as they do. */
+export function layoutAlike(
+  piece: Piece,
+  composition: Composition,
+  brand: Brand,
+  placement: Placement,
+  sources: Sources,
+): Layout | undefined {
+  const layout = placedAlike(piece, composition, brand, placement, sources);
+  return layout && hasTheirSizes(layout) && !breaksRule(layout) ? layout : undefined;
+}
+
+const breaksRule = (layout: Layout): boolean =>
+  check(layout).some(({ level }) => level === "must-fix");
+
+function placedAlike(
+  piece: Piece,
+  composition: Composition,
+  brand: Brand,
+  placement: Placement,
+  sources: Sources,
+): Layout | undefined {
+  const { lead, frame, arrangement, sizes } = composition;
+  const own: Piece = { ...piece, lead, ...(frame ? { frame } : {}), arrangement, sizes };
+  const resolved = resolve(own, brand, placement.id, sources);
+  const layout = refit(resolved, placement, { only: ({ kind }) => kind === "as-arranged" });
+  return layout.layoutId.kind === "as-arranged" ? closedUp(layout) : undefined;
+}
+
+const hasTheirSizes = ({ placed }: Layout): boolean =>
+  placed.every(
+    ({ node, text }) =>
+      !text || node.type !== "text" || text.set.size >= SAME_SIZE * (node.size ?? 0),
+  );
+
+/** Each text as large as nearly all can have it. */
+function withCommonSizes(composition: Composition, tried: readonly Layout[]): Composition {
+  const sizes = new Map<string, number[]>();
+  for (const { placed } of tried)
+    for (const { node, text } of placed)
+      if (text) sizes.set(node.id, [...(sizes.get(node.id) ?? []), text.set.size]);
+  const arrangement = composition.arrangement.map((node): Node => {
+    const own = (sizes.get(node.id) ?? []).sort((a, b) => a - b);
+    const common = own[Math.floor(FEW * own.length)];
+    return common ? { ...node, style: { ...node.style, size: SPARE * common } } : node;
+  });
+  return { ...composition, arrangement };
+}
+
+/** Display words were set in lines of their own width; other words of theirs may take all the room beside. */
+function withRoom(composition: Composition, layout: Layout): Composition {
+  const placed = new Map(layout.placed.map((item) => [item.node.id, item]));
+  const arrangement = composition.arrangement.map((node) => {
+    const item = placed.get(node.id);
+    return item?.text && !item.text.bent ? { ...node, box: roomFor(node.box, item, layout) } : node;
+  });
+  return { ...composition, arrangement };
+}
+
+/** As wide as the safe area, its plate or its picture lets it, beside what stands in the same lines; aligned as before. */
+function roomFor(own: Box, item: Placed, { placed, placement }: Layout): Box {
+  if (item.node.type !== "text" || item.node.plate?.per === "block") return own;
+  const share = item.node.paragraph.alignShare;
+  const within = groundsOf(item, placed).reduce(
+    (room, ground) =>
+      intersect(room, inset(ground.box, ground.node.type === "picture" ? 0 : padOf(ground, own))),
+    keptArea(placement, item.node.role),
+  );
+  let [left, end] = [Math.min(own.x, within.x), Math.max(right(own), right(within))];
+  for (const other of placed) {
+    const isBeside = other.box.y < bottom(own) && bottom(other.box) > own.y;
+    if (other === item || !isBeside || holds(other.box, own) || other.node.role === "backdrop")
+      continue;
+    if (other.box.x >= right(own))
+      end = Math.min(end, other.box.x - GAP * (other.box.x - right(own)));
+    else if (right(other.box) <= own.x)
+      left = Math.max(left, right(other.box) + GAP * (own.x - right(other.box)));
+  }
+  // Words in the middle grow to both sides alike.
+  if (share === 0.5) {
+    const half = Math.min(own.x + own.width / 2 - left, end - own.x - own.width / 2);
+    return box(own.x + own.width / 2 - half, own.y, 2 * half, own.height);
+  }
+  return share === 1
+    ? box(left, own.y, right(own) - left, own.height)
+    : box(own.x, own.y, end - own.x, own.height);
+}
+
+/** What stays free of the gap between words and what stands beside them. */
+const GAP = 0.5;
+
+const groundsOf = (item: Placed, placed: readonly Placed[]): Placed[] =>
+  placed.filter(
+    (other) =>
+      other !== item &&
+      other.node.role !== "backdrop" &&
+      (other.node.type === "picture" || other.node.role === "plate") &&
+      holds(other.box, item.box),
+  );
+
+/** The words keep as far from the edge of their plate on both sides. */
+const padOf = (ground: Placed, own: Box): number => Math.max(0, own.x - ground.box.x);
+
+const holds = (outer: Box, inner: Box): boolean =>
+  outer.x <= inner.x + 1 &&
+  outer.y <= inner.y + 1 &&
+  right(outer) >= right(inner) - 1 &&
+  bottom(outer) >= bottom(inner) - 1;

@@ -1,0 +1,78 @@
+import { expect } from "chai";
+import { demoPieces, demoSources } from "../../tests/support/demo";
+import type { Piece } from "../piece";
+import { placementById } from "../placements";
+import { check } from "../preflight";
+import type { Sources } from "../resolve";
+import { classesOf, classOf, compose, layoutAlike } from "./index";
+
+const WORDS =
+  "boats rest harbour still water gulls over the slipway morning light and salt nets dry in slow wind until evening tide returns".split(
+    " ",
+  );
+
+/** Headlines of 8 to 60 letters, all different. */
+const HEADLINES = Array.from({ length: 200 }, (_, i) => {
+  const wanted = 8 + ((i * 37) % 53);
+  const words: string[] = [];
+  for (let at = i; words.join(" ").length < wanted; at += 1 + (i % 3))
+    words.push(WORDS[at % WORDS.length]!);
+  const text = words.join(" ").slice(0, Math.max(8, wanted)).trim();
+  return text.charAt(0).toUpperCase() + text.slice(1);
+});
+
+const PLACES = [
+  "photo-feed-tall",
+  "story",
+  "photo-feed-square",
+  "community-link",
+  "ad-medium-rectangle",
+  "ad-leaderboard",
+];
+
+describe("variations that are laid out alike", () => {
+  let sources: Sources;
+  before(async () => (sources = await demoSources()));
+
+  for (const id of ["opening-announcement", "late-opening"])
+    it(`of ${id} have at most three layouts and three sizes of type on a placement, and hardly one stands by itself`, () => {
+      const { piece, brand } = demoPieces().find((one) => one.piece.id === id)!;
+      const saying = (text: string): Piece => ({
+        ...piece,
+        message: { ...piece.message, headline: { text } },
+      });
+      const messages = HEADLINES.map((text) => saying(text).message);
+      const classes = classesOf(messages);
+      expect(classes).to.have.lengthOf(3);
+      for (const place of PLACES) {
+        const placement = placementById(place);
+        const compositions = classes.map((one) => compose(piece, one, brand, placement, sources));
+        const seen = new Map<string, number>();
+        const sizes = new Set<number>();
+        const crops = new Set<string>();
+        let apart = 0;
+        for (const text of HEADLINES) {
+          const own = saying(text);
+          const at = classes.indexOf(classOf(own.message, classes)!);
+          const layout = layoutAlike(own, compositions[at]!, brand, placement, sources);
+          if (!layout) {
+            apart++;
+            continue;
+          }
+          expect(
+            check(layout).filter(({ level }) => level === "must-fix"),
+            `${place} ${text}`,
+          ).to.deep.equal([]);
+          const headline = layout.placed.find(({ node }) => node.slot === "headline")!;
+          sizes.add(Math.round(headline.text!.set.size * 10));
+          for (const { node, box, crop } of layout.placed)
+            if (node.type === "picture") crops.add(JSON.stringify([node.id, box, crop]));
+          seen.set(String(at), (seen.get(String(at)) ?? 0) + 1);
+        }
+        expect(sizes.size, place).to.be.at.most(3);
+        expect(seen.size, place).to.be.at.most(3);
+        expect(crops.size, place).to.be.at.most(3);
+        expect(apart, place).to.be.at.most(0.05 * HEADLINES.length);
+      }
+    }).timeout(120_000);
+});

@@ -1,0 +1,31 @@
+import { applyVariation } from "../../core/batch";
+import type { Piece } from "../../core/piece";
+import type { Placement } from "../../core/placements";
+import { classesOf, classOf, type Class, type Composition } from "../../core/siblings";
+import type { ComposeTask } from "../render/task";
+import type { BatchRow } from "./batch-runner";
+
+/** How the variations of a batch stand together: a composition for each class of them on each placement, made when first asked for. */
+export class Alike {
+  private readonly classes: readonly Class[];
+  private readonly made = new Map<string, Promise<Composition>>();
+
+  constructor(
+    private readonly compose: (task: ComposeTask) => Promise<Composition>,
+    private readonly row: Pick<BatchRow, "document" | "brand" | "variations">,
+  ) {
+    const { document, variations } = row;
+    this.classes = classesOf(variations.map((one) => applyVariation(document, one).message));
+  }
+
+  /** That of the variations that say about as much; undefined where there are none. */
+  composition(message: Piece["message"], placement: Placement): Promise<Composition> | undefined {
+    const of = classOf(message, this.classes);
+    if (!of) return undefined;
+    const key = `${this.classes.indexOf(of)} ${placement.id}`;
+    const { document: piece, brand } = this.row;
+    let made = this.made.get(key);
+    if (!made) this.made.set(key, (made = this.compose({ piece, of, brand, placement })));
+    return made;
+  }
+}

@@ -1,0 +1,1 @@
+ALTER TABLE `outputs` ADD `apart` integer DEFAULT false NOT NULL;
