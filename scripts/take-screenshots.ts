@@ -25,40 +25,7 @@ async function makeBatch(page: Page): Promise<void> {
   await page.getByText("18 of 18 files").waitFor();
 }
 
-const OUTLINE = `# Boats at rest
-
-date: 14 March to 30 August
-
-# Why they rest
-
-Low water twice a day. Nobody hurries, so the photographer had time.
-
-# What to look for
-
-- The mast
-- The ropes
-- A dog, in one of them
-
-# Come and see them
-
-call-to-action: Book a quiet hour
-`;
-
-async function makeSlides(page: Page): Promise<void> {
-  await page.getByRole("button", { name: "Go on over several slides" }).click();
-  await page.getByRole("button", { name: "Outline" }).click();
-  await page.getByRole("textbox", { name: "Outline" }).fill(OUTLINE);
-  await page.getByRole("group", { name: "4 slides" }).waitFor();
-  await page.getByRole("button", { name: "Done" }).click();
-  await page.getByRole("button", { name: "A picture across slides" }).click();
-  await page.getByRole("button", { name: "Take harbour-boats.jpg" }).click();
-  await page.getByRole("button", { name: "Slide 2", exact: true }).click();
-  await page
-    .locator("aside")
-    .last()
-    .evaluate((aside) => aside.scrollTo(0, 0));
-}
-
+const quay = "/pieces/along-the-quay/message";
 const post = "/pieces/opening-announcement";
 const shots: { name: string; path: string; act?: (page: Page) => Promise<void> }[] = [
   { name: "crates", path: "/" },
@@ -71,8 +38,8 @@ const shots: { name: string; path: string; act?: (page: Page) => Promise<void> }
     },
   },
   {
-    name: "templates",
-    path: "/templates",
+    name: "carousels",
+    path: "/templates?kind=carousel",
     act: async (page) => {
       await choose(page, "Shown in", "Saltlight Swim Club");
       await page.waitForTimeout(1200);
@@ -152,7 +119,6 @@ const shots: { name: string; path: string; act?: (page: Page) => Promise<void> }
     },
   },
   { name: "brand", path: "/brands/quillmere" },
-  { name: "brand-sheet", path: "/brands/saltlight/sheet" },
   {
     name: "new-brand",
     path: "/brands/new",
@@ -173,8 +139,21 @@ const shots: { name: string; path: string; act?: (page: Page) => Promise<void> }
       await page.getByRole("img", { name: "Setting" }).waitFor();
     },
   },
-  // Last, since it makes another piece of it.
-  { name: "slides", path: `${post}/message`, act: makeSlides },
+  {
+    name: "slides",
+    path: quay,
+    act: (page) => page.getByRole("button", { name: "Slide 2", exact: true }).click(),
+  },
+  {
+    name: "phone",
+    path: quay,
+    act: async (page) => {
+      await page.getByRole("button", { name: "On a phone" }).click();
+      const phone = page.getByRole("dialog", { name: "On a phone" });
+      await phone.getByRole("button", { name: "Slide 2" }).click();
+      await phone.locator("li.now").filter({ hasText: "It is low water" }).waitFor();
+    },
+  },
 ];
 
 const program = await Program.create();

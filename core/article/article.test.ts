@@ -100,7 +100,7 @@ describe("an article that is cut into slides", () => {
             words.flatMap(([, said]) => said.split("\n").map((line) => line.replace(/^- /, ""))),
           );
           for (const line of lines)
-            for (const part of sentencesOf(line, "en")) expect(source).to.include(part);
+            for (const part of line.split(/(?<=\.)\s+/)) expect(source).to.include(part);
           const kept = [...lines, ...cut.leftOut.map(({ text: one }) => one)].join(" ");
           for (const one of sentencesOf(source.slice("harbour notes ".length), "en"))
             for (const each of one.split(" ")) expect(kept).to.include(each.replace(/\.$/, ""));

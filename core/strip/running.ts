@@ -5,6 +5,7 @@ import {
   type Node,
   type Piece,
   type Running,
+  type Role,
   type RunningKind,
 } from "../piece";
 import { keptArea, shippedPlacement } from "../placements";
@@ -20,12 +21,20 @@ export const RUNNING: Record<RunningKind, { name: string; usual: Omit<Running, "
   handle: { name: "Handle", usual: usual("left", "bottom") },
   site: { name: "Site", usual: usual("centre", "bottom", { first: false }) },
   logo: { name: "Logo", usual: usual("left", "top", { first: false }) },
+  // What one does, or where more is to be found; common practice from the second slide on.
+  line: {
+    name: "Line of your own",
+    usual: usual("centre", "bottom", { first: false, text: "The link is in the profile" }),
+  },
   "page-mark": { name: "Page mark", usual: usual("right", "top", { first: false }) },
   "swipe-cue": {
     name: "Swipe cue",
     usual: usual("right", "bottom", { last: false, text: "Swipe →" }),
   },
 };
+
+/** A line of one's own signs a slide, as a byline does. */
+const roleOf = (kind: RunningKind): Role => (kind === "line" ? "byline" : kind);
 
 function usual(
   h: NonNullable<Running["pin"]["h"]>,
@@ -59,7 +68,9 @@ export function runningNodes(
   const nodes: Node[] = [];
   const words: [string, { text: string }][] = [];
   for (const one of room ? running : []) {
-    const isThere = own.some(({ role, strip: of }) => role === one.kind && !of);
+    // A byline of the slide's own is no such line.
+    const isThere =
+      one.kind !== "line" && own.some(({ role, strip: of }) => role === roleOf(one.kind) && !of);
     if (isThere || !standsOn(one, index, count, id)) continue;
     const text = one.kind === "page-mark" ? `${index + 1}/${count}` : one.text;
     const slot = `running-${one.kind}`;
@@ -94,7 +105,7 @@ function nodeOf(
   return {
     id: `running-${kind}`,
     kind: kind === "logo" ? "picture" : "text",
-    role: kind,
+    role: roleOf(kind),
     ...(slot ? { slot } : {}),
     box: box(x[pin.h ?? "left"], y[pin.v ?? "bottom"], width, height),
     pin,

@@ -2,10 +2,11 @@ import { expect } from "chai";
 import { join } from "node:path";
 import type { Page } from "playwright-core";
 import type { PieceAnswer } from "../../core/api";
-import { isPicture } from "../../core/piece";
+import { isPicture, isText } from "../../core/piece";
 import { findings } from "../support/axe";
 import { settled } from "../support/browser";
 import { demoFolder } from "../support/demo";
+import { until } from "../support/server";
 import { Stage } from "../support/stage";
 
 describe("words and pictures of a message", () => {
@@ -67,11 +68,12 @@ describe("words and pictures of a message", () => {
       .waitFor();
     // Taken back: the words, then what was kept.
     await page.locator("body").press("Control+z");
-    await saved();
-    expect((await stored("opening-announcement")).message.headline).to.deep.include({
-      text: "Harbour days",
-      alternatives: ["Boats at rest"],
-    });
+    // Shown at once; the server is told a moment later.
+    const takenBack = await until(
+      async () => (await stored("opening-announcement")).message.headline,
+      (now) => isText(now) && now.text === "Harbour days",
+    );
+    expect(takenBack).to.deep.include({ text: "Harbour days", alternatives: ["Boats at rest"] });
   });
 
   it("takes over what stood out where words were copied, and pastes other words plainly", async () => {

@@ -44,7 +44,7 @@ describe("the places", () => {
     const kits = page.locator("main li");
     await kits.first().waitFor();
     expect(await kits.count()).to.equal(2);
-    expect(await kits.first().innerText()).to.contain("3 pieces");
+    expect(await kits.first().innerText()).to.contain("5 pieces");
     await page.getByRole("link", { name: /Saltlight/ }).click();
     await page.waitForURL(/\/brands\/saltlight$/);
   });
@@ -74,7 +74,7 @@ describe("the places", () => {
     await detail.getByRole("link", { name: "Opening announcement" }).waitFor();
     await detail.getByRole("button", { name: "Replace everywhere" }).click();
     await page.getByRole("button", { name: "Take dust-bowl-home.jpg" }).click();
-    await page.getByText("Replaced in 1 piece").waitFor();
+    await page.getByText("Replaced in 2 pieces").waitFor();
     await detail.getByText("No piece shows it.").waitFor();
     // The history of the piece still shows it, so that undo can bring it back.
     await detail.getByRole("button", { name: "Delete it" }).click();

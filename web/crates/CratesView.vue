@@ -2,7 +2,7 @@
 import { NButton, NEmpty } from "naive-ui";
 import { Plus, Upload } from "@lucide/vue";
 import { useElementSize, useLocalStorage } from "@vueuse/core";
-import { computed, onMounted, ref, shallowRef, useTemplateRef, watch } from "vue";
+import { computed, nextTick, onMounted, ref, shallowRef, useTemplateRef, watch } from "vue";
 import { useRouter } from "vue-router";
 import type { ImportAnswer, ListedCrate } from "../../core/api";
 import { api } from "../api/client";
@@ -72,6 +72,10 @@ const shown = computed(() => {
 });
 
 const standing = computed(() => shown.value.flatMap(({ pieces }) => pieces.map(({ id }) => id)));
+
+/** A new crate is begun with at once, wherever it stands in the list. */
+const goTo = (id: string): void =>
+  void nextTick(() => document.getElementById(id)?.scrollIntoView({ block: "center" }));
 
 /** A crate that was near once stays, so that nothing moves when one scrolls back. */
 const { near, vNear } = useNear("800px");
@@ -190,7 +194,7 @@ async function startPiece(crate: string, from: string): Promise<void> {
       </template>
     </LibraryState>
     <SelectionBar />
-    <NewCrate v-model:shown="newShown" />
+    <NewCrate v-model:shown="newShown" @made="goTo" />
   </main>
 </template>
 

@@ -12,6 +12,8 @@ import { byName } from "../ui/options";
 /** Names a new crate and says whose it is. */
 const shown = defineModel<boolean>("shown", { required: true });
 
+const emit = defineEmits<{ made: [id: string] }>();
+
 const library = useLibrary();
 const toasts = useToasts();
 const name = ref("");
@@ -25,9 +27,10 @@ watch(shown, (now) => {
 
 async function start(): Promise<void> {
   try {
-    await api.addCrate(name.value.trim(), brand.value);
+    const { id } = await api.addCrate(name.value.trim(), brand.value);
     await library.load();
     shown.value = false;
+    emit("made", id);
   } catch (error) {
     toasts.fail(error);
   }

@@ -22,6 +22,24 @@ const at = computed(() => Math.round(x.value / Math.max(1, width.value)));
 const words = computed(() =>
   slides.value.map((index) => (open.whole ? altText(slideOf(open.whole, index)) : "")),
 );
+/** The first and the last slide, side by side. */
+const SMALL = 112;
+const ends = computed(() =>
+  slides.value.length > 1 ? [slides.value[0]!, slides.value.at(-1)!] : [],
+);
+/** The title as the channel crops it where it shows all pieces. */
+const crop = computed(() => {
+  const [first] = lead.value?.crops ?? [];
+  if (!lead.value || !first) return undefined;
+  const scale = SMALL / first.width;
+  return {
+    name: first.name,
+    width: Math.round(scale * lead.value.width),
+    frame: { width: `${SMALL}px`, height: `${Math.round(scale * first.height)}px` },
+    shift: { transform: `translate(${-scale * first.x}px, ${-scale * first.y}px)` },
+  };
+});
+
 function go(to: number): void {
   swiped.value?.scrollTo({ left: to * WIDTH, behavior: "smooth" });
 }
@@ -52,11 +70,27 @@ function go(to: number): void {
           ></button>
         </div>
       </div>
-      <ol class="words">
-        <li v-for="(text, index) in words" :key="index" :class="{ now: index === at }">
-          {{ text }}
-        </li>
-      </ol>
+      <div class="beside">
+        <ol class="words">
+          <li v-for="(text, index) in words" :key="index" :class="{ now: index === at }">
+            {{ text }}
+          </li>
+        </ol>
+        <div class="row">
+          <figure v-if="crop">
+            <div class="crop" :style="crop.frame">
+              <div :style="crop.shift">
+                <SlideTile :index="0" :placement="lead" :width="crop.width" />
+              </div>
+            </div>
+            <figcaption class="quiet small">In the {{ crop.name }}</figcaption>
+          </figure>
+          <figure v-for="index in ends" :key="index">
+            <SlideTile :index="index" :placement="lead" :width="SMALL" />
+            <figcaption class="quiet small">{{ index === 0 ? "First" : "Last" }}</figcaption>
+          </figure>
+        </div>
+      </div>
     </div>
   </DialogCard>
 </template>
@@ -107,6 +141,27 @@ function go(to: number): void {
 
 .dots button[aria-current]::before {
   background: var(--zest);
+}
+
+.beside {
+  display: grid;
+  gap: 20px;
+  align-content: space-between;
+}
+
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 14px;
+  align-items: end;
+}
+
+figure {
+  margin: 0;
+}
+
+.crop {
+  overflow: hidden;
 }
 
 .words {

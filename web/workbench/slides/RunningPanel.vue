@@ -3,6 +3,7 @@ import { NButton, NCheckbox } from "naive-ui";
 import { computed, ref } from "vue";
 import type { FileId } from "../../../core/files";
 import { box } from "../../../core/geometry";
+import { freeId } from "../../../core/id";
 import type { Across, Pin, Running, RunningKind } from "../../../core/piece";
 import { isStrip, RUNNING, running, slideCount, slideIds } from "../../../core/strip";
 import PictureShelf from "../../common/PictureShelf.vue";
@@ -35,6 +36,9 @@ function withoutHere({ without }: Running, isHere: boolean): string[] {
   return isHere ? others : [...others, here.value];
 }
 
+/** Those whose words may be one's own. */
+const WORDED: readonly RunningKind[] = ["handle", "site", "line", "swipe-cue"];
+
 const PLACES = [
   "top left",
   "top centre",
@@ -55,17 +59,15 @@ const shelfShown = ref(false);
 function putAcross(to: readonly Across[]): void {
   if (strip.value) open.becomeWhole({ ...strip.value, across: [...to] });
 }
-function lay(picture: FileId): void {
+function add(kind: "picture" | "shape", part: Pick<Across, "style"> & Partial<Across>): void {
   if (!strip.value) return;
-  const taken = across.value.map(({ id }) => id);
-  let number = 1;
-  while (taken.includes(`picture-${number}`)) number++;
-  const at = box(0, 0, slideCount(strip.value), 0.5);
-  putAcross([
-    ...across.value,
-    { id: `picture-${number}`, kind: "picture", picture, at, style: {} },
-  ]);
+  const id = freeId(`${kind}-1`, new Set(across.value.map((one) => one.id)), kind);
+  const [y, height] = kind === "picture" ? [0, 0.5] : [0.976, 0.024];
+  const at = box(0, y, slideCount(strip.value), height);
+  putAcross([...across.value, { id, kind, at, ...part }]);
 }
+const lay = (picture: FileId): void => add("picture", { picture, style: {} });
+const layBand = (): void => add("shape", { style: { shape: "rectangle", colour: "action" } });
 const moveAcross = (id: string, part: Partial<Across["at"]>): void =>
   putAcross(
     across.value.map((one) => (one.id === id ? { ...one, at: { ...one.at, ...part } } : one)),
@@ -96,10 +98,10 @@ const MEASURES = [
           @update:model-value="$event && change(kind, { pin: pinOf($event) })"
         />
         <TextField
-          v-if="kind === 'swipe-cue' || kind === 'handle' || kind === 'site'"
+          v-if="WORDED.includes(kind)"
           size="small"
           :label="`Words of the ${RUNNING[kind].name.toLowerCase()}`"
-          :placeholder="kind === 'swipe-cue' ? 'Swipe →' : 'as the kit has it'"
+          :placeholder="RUNNING[kind].usual.text ?? 'as the kit has it'"
           :model-value="of(kind)!.text ?? ''"
           @change="change(kind, { text: $event.trim() || undefined } as Partial<Running>)"
         />
@@ -120,13 +122,14 @@ const MEASURES = [
       </template>
     </div>
     <h3>Across the folds</h3>
-    <div v-for="{ id, at } in across" :key="id" class="item">
+    <div v-for="{ id, at, kind } in across" :key="id" class="item">
+      <span class="quiet small">{{ kind === "picture" ? "Picture" : "Drawing" }}</span>
       <div class="measures">
         <label v-for="{ key, label, min, shift, times } in MEASURES" :key="key">
           <span class="quiet small">{{ label }}</span>
           <NumberField
             size="small"
-            :label="`${label} of the picture across the folds`"
+            :label="`${label} of the ${kind === 'picture' ? 'picture' : 'drawing'} across the folds`"
             :min="min + shift"
             :step="times === 100 ? 5 : 0.5"
             :model-value="Math.round((at[key] * times + shift) * 100) / 100"
@@ -140,7 +143,10 @@ const MEASURES = [
         Take it out
       </NButton>
     </div>
-    <NButton size="small" class="add" @click="shelfShown = true">A picture across slides</NButton>
+    <span class="row">
+      <NButton size="small" @click="shelfShown = true">A picture across slides</NButton>
+      <NButton size="small" @click="layBand">A band across slides</NButton>
+    </span>
     <PictureShelf v-model:shown="shelfShown" :brand="open.piece?.brand ?? ''" @picked="lay" />
   </section>
 </template>
@@ -169,9 +175,5 @@ const MEASURES = [
   display: grid;
   grid-template-columns: 1fr 1fr;
   gap: 6px;
-}
-
-.add {
-  justify-self: start;
 }
 </style>
