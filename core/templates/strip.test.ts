@@ -171,6 +171,22 @@ describe("carousels to begin with", () => {
     expect(withSlide(steps, 1, slide)).to.deep.equal(steps);
   });
 
+  it("leave out slides that are made for pictures where a brand has none to show", () => {
+    for (const template of carousels) {
+      const bare = pieceOf(template, BRANDS[0]!, {
+        id: template.id,
+        title: template.name,
+        words: {},
+        pictures: [],
+      });
+      const framed = bare.slides!.filter(({ arrangement }) =>
+        arrangement.some(({ kind, role }) => kind === "picture" && role !== "logo"),
+      );
+      expect(framed, template.id).to.deep.equal([]);
+      expect(bare.slides!.length, template.id).to.be.at.least(3);
+    }
+  });
+
   it("carry a panorama and drawings over any number of slides, up to those that they leave free", () => {
     const of = (id: string) => carousels.find((one) => one.id === id)!;
     const count = OUTLINE.length;

@@ -221,6 +221,19 @@ function acrossFor(
   });
 }
 
+/** A design without the slides that are made for pictures, which would be half empty where there are none. */
+export const withoutPictures = ({
+  design,
+}: Pick<Template, "design">): Pick<Template, "design"> => ({
+  design: {
+    ...design,
+    slides: (design.slides ?? []).filter(
+      ({ arrangement, message }) =>
+        pictureNodes(arrangement).length === 0 || Object.values(message).some(isPicture),
+    ),
+  },
+});
+
 /** What a design says itself, slide by slide. */
 export const sampleOutline = ({ design }: Pick<Template, "design">): OutlineSlide[] =>
   [design, ...(design.slides ?? [])].map(({ message }) => ({

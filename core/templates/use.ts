@@ -14,7 +14,7 @@ import {
 import { outlineFromWords, type OutlineSlide, type PictureNames } from "../strip";
 import { spreadFor } from "./moods";
 import { slotsFor } from "./slots";
-import { isStripTemplate, sampleOutline, tell } from "./strip";
+import { isStripTemplate, sampleOutline, tell, withoutPictures } from "./strip";
 import type { Template } from "./template";
 
 /** What a piece is to say and show: words by slot, and pictures in the order of importance. */
@@ -73,8 +73,9 @@ const NO_NAMES: PictureNames = { nameOf: (id) => id, idOf: () => undefined };
 function told(template: Template, brand: Brand, { spread }: Piece, wanted: Wanted) {
   const { outline = outlineFromWords(wanted.words), names = NO_NAMES, pictures } = wanted;
   const asDrawn = isSample(wanted);
-  const said = asDrawn ? sampleOutline(template) : outline;
-  return tell(template, brand, spread, { outline: said, names, pictures, asDrawn });
+  const drawn = asDrawn && pictures.length === 0 ? withoutPictures(template) : template;
+  const said = asDrawn ? sampleOutline(drawn) : outline;
+  return tell(drawn, brand, spread, { outline: said, names, pictures, asDrawn });
 }
 
 /** A design that words make alone has the brand's mark behind them, where nothing else is drawn. */

@@ -1,9 +1,7 @@
 import { extname } from "node:path";
 import iconv from "iconv-lite";
 import { Parser } from "htmlparser2";
-import mammoth from "mammoth";
 import { lexer, type Token } from "marked";
-import { extractText, getDocumentProxy } from "unpdf";
 import { plainBlocks, type Block } from "../../core/article";
 import { problem } from "../../core/problem";
 
@@ -170,6 +168,8 @@ export function htmlBlocks(html: string): Block[] {
 
 async function readDocx(bytes: Buffer, name: string): Promise<Block[]> {
   try {
+    // Loaded when one is read: a process that reads files begins often, and mostly for pictures.
+    const { default: mammoth } = await import("mammoth");
     const { value } = await mammoth.convertToHtml({ buffer: bytes });
     return htmlBlocks(value);
   } catch {
@@ -182,6 +182,7 @@ async function readDocx(bytes: Buffer, name: string): Promise<Block[]> {
 
 async function readPdf(bytes: Buffer, name: string): Promise<Block[]> {
   try {
+    const { extractText, getDocumentProxy } = await import("unpdf");
     const document = await getDocumentProxy(new Uint8Array(bytes));
     const { text } = await extractText(document, { mergePages: false });
     return plainBlocks(text.map(unbroken).join("\n\n"));

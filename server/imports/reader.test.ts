@@ -40,5 +40,5 @@ describe("files from outside are read in a process of their own", () => {
     const next = await impatient.table(await fileOf(Buffer.from("headline\nBoats")), "a.csv");
     expect(next.table.rows).to.have.lengthOf(1);
     await impatient.close();
-  });
+  }).timeout(120_000);
 });

@@ -88,7 +88,7 @@ const found = computed(() => {
   const of = isCarousel.value ? list.carousels : list.graphics;
   const all = of.filter((template) => isFound(template, filters.value));
   const bare =
-    outline.value.length > 0 &&
+    (outline.value.length > 0 || photographs.value.length === 0) &&
     chosen.value.length === 0 &&
     outline.value.every(({ pictures }) => pictures.length === 0);
   const rank = (template: Template) => (bare && needsPictures(template) ? 1 : rankOf(template));
@@ -277,6 +277,7 @@ async function take(template: unknown): Promise<void> {
 }
 
 .in {
+  white-space: nowrap;
   display: flex;
   gap: 8px;
   align-items: center;

@@ -1,7 +1,16 @@
 <script setup lang="ts">
 import { NButton } from "naive-ui";
 import { useMediaQuery, useTitle } from "@vueuse/core";
-import { computed, onBeforeUnmount, provide, ref, watch } from "vue";
+import {
+  type Component,
+  computed,
+  defineAsyncComponent,
+  onBeforeUnmount,
+  onMounted,
+  provide,
+  ref,
+  watch,
+} from "vue";
 import { useRouter } from "vue-router";
 import { wallKey } from "../wall/wall-key";
 import UnsavedBanner from "./UnsavedBanner.vue";
@@ -11,8 +20,6 @@ import MessageSheet from "./message/MessageSheet.vue";
 import ShortcutList from "./ShortcutList.vue";
 import TopBar from "./TopBar.vue";
 import { steps, type Step } from "../router";
-import BatchStep from "./batch/BatchStep.vue";
-import DeliverStep from "./deliver/DeliverStep.vue";
 import LookStep from "./look/LookStep.vue";
 import PreflightStep from "./preflight/PreflightStep.vue";
 import SlideStrip from "./slides/SlideStrip.vue";
@@ -26,6 +33,18 @@ import { useShortcuts } from "./use-shortcuts";
 import LinkButton from "../ui/LinkButton.vue";
 
 const props = defineProps<{ id: string; step: Step }>();
+
+/** Steps that nobody begins with: loaded when the others are there, so that they open at once, also without the server. */
+const LATE = {
+  batch: () => import("./batch/BatchStep.vue"),
+  deliver: () => import("./deliver/DeliverStep.vue"),
+};
+const BatchStep = defineAsyncComponent(LATE.batch);
+const DeliverStep = defineAsyncComponent(LATE.deliver);
+onMounted(() => {
+  // What could not be loaded now is asked for again when it is opened.
+  void Promise.allSettled([LATE.batch(), LATE.deliver()]);
+});
 
 const library = useLibrary();
 const open = usePiece();

@@ -23,7 +23,7 @@ const words = computed(() =>
   slides.value.map((index) => (open.whole ? altText(slideOf(open.whole, index)) : "")),
 );
 /** The first and the last slide, side by side. */
-const SMALL = 112;
+const SMALL = 96;
 const ends = computed(() =>
   slides.value.length > 1 ? [slides.value[0]!, slides.value.at(-1)!] : [],
 );
