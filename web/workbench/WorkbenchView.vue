@@ -2,7 +2,6 @@
 import { NButton } from "naive-ui";
 import { useMediaQuery, useTitle } from "@vueuse/core";
 import {
-  type Component,
   computed,
   defineAsyncComponent,
   onBeforeUnmount,
