@@ -70,6 +70,17 @@ describe("an article that is cut into slides", () => {
     }
   });
 
+  it("takes its title from under a date, or from its first sentence where it has none", () => {
+    const title = (blocks: Block[]) => cutArticle(blocks, OPTIONS).outline[0]!.words[0];
+    const told: Block = { kind: "text", text: "Nobody came to wave. The train left at nine." };
+    const heading: Block = { kind: "heading", level: 1, text: "The night train" };
+    expect(title([{ kind: "text", text: "4 May" }, heading, told])).to.deep.equal([
+      "headline",
+      "The night train",
+    ]);
+    expect(title([told])).to.deep.equal(["headline", "Nobody came to wave."]);
+  });
+
   it("invents nothing and loses nothing: each line is in the article, each sentence on a slide or among the rest", () => {
     const word = fc.constantFrom(
       ..."harbour boats stand dry while water leaves twice daily and nobody hurries 12".split(" "),

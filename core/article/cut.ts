@@ -41,7 +41,7 @@ const MOST_SUPPORT = 130;
  * sections are parted at their weightiest sentences. Nothing is worded anew.
  */
 export function cutArticle(blocks: readonly Block[], options: CutOptions): Cut {
-  const { title, rest } = titled(blocks, options.name);
+  const { title, rest } = titled(blocks, options);
   const all = sectionsOf(rest, options.language);
   const [lead, ...others] = all;
   const intro = lead && !lead.heading && lead.items.length === 0 && !lead.quote ? lead : undefined;
@@ -53,23 +53,45 @@ export function cutArticle(blocks: readonly Block[], options: CutOptions): Cut {
   const points = chosen(parted(sections.filter(saysSomething), wanted, closing), wanted);
   const slides = points.map((point) => slideOf(point, closing));
   const outline: OutlineSlide[] = [
-    slide(["headline", title], ...(support ? [["support", support.text] as Line] : [])),
+    slide(
+      ...(title ? [["headline", title] as Line] : []),
+      ...(support ? [["support", support.text] as Line] : []),
+    ),
     ...slides,
     ...(closing ? [closing.slide] : []),
   ];
-  return { outline, leftOut: leftOutOf(all, points, outline) };
+  return {
+    outline: outline.filter(({ words }) => words.length > 0),
+    leftOut: leftOutOf(all, points, outline),
+  };
 }
 
-/** The first heading of the highest level that comes before any other; else the name, else the first sentence. */
-function titled(blocks: readonly Block[], name = ""): { title: string; rest: Block[] } {
-  const [first, ...rest] = blocks;
-  if (first?.kind === "heading") return { title: first.text, rest };
+/** Something may stand over the title: a date, who wrote it. Common practice. */
+const BEFORE_TITLE = 3;
+
+/** The title, wherever it stands among the first blocks; else the name, else the first sentence. */
+function titled(
+  blocks: readonly Block[],
+  { name = "", language }: CutOptions,
+): { title: string; rest: Block[] } {
+  const isTitle = ({ kind }: Block, at: number): boolean =>
+    kind === "heading" && at <= BEFORE_TITLE;
+  const highest = blocks.findIndex((block, at) => isTitle(block, at) && isOfFirstLevel(block));
+  const at = highest >= 0 ? highest : blocks[0]?.kind === "heading" ? 0 : -1;
+  const heading = blocks[at];
+  if (heading?.kind === "heading") return { title: heading.text, rest: blocks.toSpliced(at, 1) };
   const plain = name
     .replace(/\.[a-z0-9]{2,5}$/i, "")
     .replace(/[-_]+/g, " ")
     .trim();
-  return { title: plain, rest: [...blocks] };
+  const [first, ...rest] = blocks;
+  if (plain || first?.kind !== "text") return { title: plain, rest: [...blocks] };
+  const [title = "", ...others] = sentencesOf(first.text, language);
+  const text: Block[] = others.length > 0 ? [{ kind: "text", text: others.join(" ") }] : [];
+  return { title, rest: [...text, ...rest] };
 }
+
+const isOfFirstLevel = (block: Block): boolean => block.kind === "heading" && block.level === 1;
 
 function sectionsOf(blocks: readonly Block[], language: string): Section[] {
   const sections: Section[] = [];

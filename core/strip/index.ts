@@ -5,6 +5,7 @@ export {
   outlineOf,
   outlineWithLine,
   readOutline,
+  unknownPictures,
   withOutline,
   writeOutline,
   type OutlineSlide,

@@ -53,6 +53,13 @@ export function readOutline(text: string): OutlineSlide[] {
 export const isOutline = (text: string): boolean =>
   text.split(/\r?\n/).some((line) => BREAK.test(line) || HEADING.test(line));
 
+/** What an outline calls pictures that nobody knows by that name. */
+export const unknownPictures = (
+  outline: readonly OutlineSlide[],
+  { idOf }: PictureNames,
+): string[] =>
+  outline.flatMap(({ pictures }) => pictures.map(({ name }) => name).filter((name) => !idOf(name)));
+
 /** An outline with a line more on one of its slides: on the last where there is none of that number. */
 export function outlineWithLine(text: string, index: number, line: string): string {
   const slides = readOutline(text);

@@ -1,4 +1,4 @@
-import { isPicture, isText, type Piece, type SlideRole } from "../piece";
+import { isText, type Piece, type SlideRole } from "../piece";
 import { slideCount } from "./slide";
 
 /** What a slide says, whatever it was read from. */
@@ -74,7 +74,3 @@ export function missingStages(strip: Piece): Stage[] {
   const there = new Set(stripRoles(strip).map((role) => STAGE_OF[role]));
   return STAGES.filter((stage) => !there.has(stage));
 }
-
-/** The pictures of a message by slot. */
-export const picturesIn = (message: Piece["message"]): string[] =>
-  Object.keys(message).filter((slot) => isPicture(message[slot]));

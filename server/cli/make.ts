@@ -20,6 +20,7 @@ import { refuseUnpaintable, type Placement } from "../../core/placements";
 import { problem } from "../../core/problem";
 import {
   asStrip,
+  isStrip,
   pictureNames,
   readOutline,
   slideName,
@@ -61,7 +62,8 @@ export async function make(options: Options, shipped: Shipped): Promise<Outcome>
     placements,
     brand,
     new Studio(new WithShipped(shipped.fonts, files), shipped.faces),
-    options.apart || variations.length < 2 ? [] : variations,
+    // The slides of a strip are laid out each for itself.
+    options.apart || variations.length < 2 || isStrip(piece) ? [] : variations,
   );
   await mkdir(options.out, { recursive: true });
   for (const [index, variation] of variations.entries()) {

@@ -3,6 +3,7 @@ import { and, eq } from "drizzle-orm";
 import { applyVariation } from "../../core/batch";
 import { knownPlacement } from "../../core/piece";
 import type { PlacementLookup } from "../../core/placements";
+import { isStrip } from "../../core/strip";
 import { problem, type Problem } from "../../core/problem";
 import type { FileName } from "../files/store";
 import type { Make } from "../jobs/queue";
@@ -49,9 +50,11 @@ export class BatchRunner {
     setMaxListeners(0, signal);
     const files = await this.missing(row);
     const lookup = await this.lookup(row);
-    const alike = row.request.alike
-      ? new Alike((task) => this.context.pool.composition(task), row)
-      : undefined;
+    // The slides of a strip are laid out each for itself.
+    const alike =
+      row.request.alike && !isStrip(row.document)
+        ? new Alike((task) => this.context.pool.composition(task), row)
+        : undefined;
     const pace = new Pace(this.context.now);
     this.paces.set(row.id, pace);
     const full = new AbortController();

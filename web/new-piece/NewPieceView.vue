@@ -3,7 +3,7 @@ import { useLocalStorage } from "@vueuse/core";
 import { computed, onMounted, ref, useTemplateRef, watch } from "vue";
 import { useRoute, useRouter } from "vue-router";
 import type { FileId } from "../../core/files";
-import { pictureNames } from "../../core/strip";
+import { pictureNames, unknownPictures } from "../../core/strip";
 import { needsPictures, type Template } from "../../core/templates";
 import { api } from "../api/client";
 import ImportJson from "../common/ImportJson.vue";
@@ -106,6 +106,7 @@ const wanted = computed(() => ({
   pictures: chosen.value,
   shelf: photographs.value.map(({ id }) => id),
 }));
+const unknown = computed(() => unknownPictures(outline.value, pictureNames(photographs.value)));
 /** A template shows the same pictures wherever filters and fit put it. */
 const placeOf = (template: Template): number => list.templates.indexOf(template);
 const pieces = computed(() => {
@@ -214,6 +215,10 @@ async function take(template: unknown): Promise<void> {
         <p v-if="isCarousel && saysAnything" class="quiet small">
           {{ counted(outline.length, "slide") }}. A line of # or --- begins the next; pictures go in
           by name: <code>![what it shows](name)</code>.
+        </p>
+        <p v-if="unknown.length > 0" class="failure" role="alert">
+          No picture is called {{ unknown.map((name) => `“${name}”`).join(", ") }}. Add it below, or
+          write the name as it stands under Pictures.
         </p>
         <template v-if="hasWords">
           <p class="quiet small">Sorted automatically. Change what is wrong.</p>

@@ -41,20 +41,19 @@ export const body = (at: At, style: Style, more: More = {}): Node =>
   words("body", "body", at, style, more);
 
 /** The words that end a strip: what to do and where, with the brand's mark. */
-export const closing = (top: number, style: Style = {}): Node[] => [
-  words("call-to-action", "cta", [100, top, 500, 104], { size: 46, ...style }),
-  words("site", "site", [100, top + 136, 880, 56], { size: 42, ...style }),
+export const closing = (top: number): Node[] => [
+  words("call-to-action", "cta", [100, top, 500, 104], { size: 46 }),
+  words("site", "site", [100, top + 136, 880, 56], { size: 42 }),
 ];
 
 /** The brand's mark, where there is room for it beside the words. */
-export const logo = (at: At, more: More = {}): Node => ({
+export const logo = (at: At): Node => ({
   id: "logo",
   kind: "picture",
   role: "logo",
   box: boxAt(at),
   style: {},
   keep: "if-room",
-  ...more,
 });
 
 /** The number of a slide among those that are counted, at its corner on every size. */
