@@ -27,7 +27,7 @@ describe("files from outside are read in a process of their own", () => {
     expect((error as Error).message).to.contain("notes.jpg is not a picture");
   });
 
-  // The slow file takes half a minute, and starting a process about one second.
+  // The slow file takes half a minute or all the memory there is, whichever is first.
   it("that is ended when one takes too long, while the program goes on and the next is read", async () => {
     const impatient = new ReaderProcesses(script, 6000);
     const slow = await fileOf(Buffer.from(`headline\n${"\n".repeat(60_000_000)}`));
@@ -41,4 +41,12 @@ describe("files from outside are read in a process of their own", () => {
     expect(next.table.rows).to.have.lengthOf(1);
     await impatient.close();
   }).timeout(120_000);
+
+  it("which closes also when it would have died by itself just after its time was up", async () => {
+    const impatient = new ReaderProcesses(join(root, "tests/support/dying.mjs"), 700);
+    const error = await impatient.table("a.csv", "a.csv").catch((thrown: unknown) => thrown);
+    expect(error).to.include({ code: "file-too-much" });
+    await new Promise((resolve) => setTimeout(resolve, 800));
+    await impatient.close();
+  }).timeout(10_000);
 });

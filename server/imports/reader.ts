@@ -84,6 +84,8 @@ export class ReaderProcesses implements Reader {
     this.pool ??= workerpool.pool(this.script, {
       workerType: "process",
       maxWorkers: PROCESSES,
+      // Ended at once when its time is up: one that died by itself while it is waited for is never heard of again.
+      workerTerminateTimeout: 1,
       forkOpts: { execArgv: [...this.execArgv, `--max-old-space-size=${MOST_HEAP}`] },
     });
     try {

@@ -15,6 +15,7 @@ import { cardOf, ROOM_HEIGHT } from "./card";
 import PieceCard from "./PieceCard.vue";
 import { useSelection } from "./selection";
 import LinkButton from "../ui/LinkButton.vue";
+import NameField from "../ui/NameField.vue";
 
 const props = defineProps<{
   crate: ListedCrate;
@@ -29,14 +30,6 @@ const library = useLibrary();
 const toasts = useToasts();
 async function keep(piece: string, filing: PieceFiling): Promise<void> {
   await act(() => api.filePiece(piece, filing));
-}
-
-/** An empty name is put back. */
-async function rename(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement;
-  const name = input.value.trim();
-  if (!name) input.value = props.crate.name;
-  else if (name !== props.crate.name) await act(() => api.renameCrate(props.crate.id, name));
 }
 
 /** Whether it could be done. */
@@ -68,14 +61,12 @@ const brand = computed(() => library.brandById.get(props.crate.brand));
   <section class="crate" :aria-label="crate.name">
     <header>
       <h2>
-        <input
+        <NameField
           class="crate-name"
-          :value="crate.name"
-          maxlength="120"
-          :aria-label="`Name of the crate ${crate.name}`"
-          :size="Math.max(8, crate.name.length)"
-          @change="rename"
-          @keydown.enter="($event.target as HTMLInputElement).blur()"
+          :name="crate.name"
+          :maxlength="120"
+          :label="`Name of the crate ${crate.name}`"
+          @rename="act(() => api.renameCrate(crate.id, $event))"
         />
       </h2>
       <RouterLink v-if="brand" class="brand" :to="{ name: 'brand', params: { id: brand.id } }">
@@ -161,19 +152,11 @@ header {
 }
 
 .crate-name {
-  field-sizing: content;
-  min-width: 0;
+  min-width: 90px;
   padding: 2px 6px;
   margin-left: -7px;
-  border: 1px solid transparent;
-  border-radius: 4px;
-  background: none;
-  color: var(--ink);
   font: 650 18px/1.2 var(--title);
-}
-
-.crate-name:hover {
-  border-color: var(--line-strong);
+  field-sizing: content;
 }
 
 .archived {

@@ -2,6 +2,7 @@ import { mount } from "@vue/test-utils";
 import { expect } from "chai";
 import { nextTick } from "vue";
 import FileButton from "./FileButton.vue";
+import NameField from "./NameField.vue";
 import NumberField from "./NumberField.vue";
 import SelectField from "./SelectField.vue";
 import SliderField from "./SliderField.vue";
@@ -42,6 +43,22 @@ describe("a field", () => {
     expect(part.emitted("change")!.at(-1)).to.deep.equal(["New"]);
     const lines = mount(TextField, { props: { rows: 4, modelValue: "a\nb" } });
     expect(lines.get("textarea").element.value).to.equal("a\nb");
+  });
+
+  it("with a name keeps what is typed when all is drawn anew, and puts an empty one back", async () => {
+    const part = mount(NameField, { props: { name: "Boats", label: "Name", maxlength: 20 } });
+    const input = part.get("input");
+    input.element.value = "Boats at rest";
+    await input.trigger("input");
+    await part.setProps({ label: "Name of the crate" });
+    expect(input.element.value).to.equal("Boats at rest");
+    await input.trigger("change");
+    expect(part.emitted("rename")).to.deep.equal([["Boats at rest"]]);
+    await part.setProps({ name: "Boats at rest" });
+    await input.setValue(" ");
+    await input.trigger("change");
+    expect(input.element.value).to.equal("Boats at rest");
+    expect(part.emitted("rename")).to.have.lengthOf(1);
   });
 
   it("of a number is empty without one, and gives undefined when it is emptied", async () => {
