@@ -13,6 +13,7 @@ import { asProblem } from "./problems";
 import { mendBody } from "./routes/body";
 import { addBackupRoutes } from "./routes/backup";
 import { addBatchRoutes } from "./routes/batches";
+import { addChoosingRoutes } from "./routes/choosing";
 import { addBrandRoutes } from "./routes/brands";
 import { addDeliveryRoutes } from "./routes/deliveries";
 import { addHeaders } from "./routes/headers";
@@ -67,6 +68,7 @@ export async function makeApp(services: Services, web?: string): Promise<App> {
     addLibraryRoutes(routes, services);
     addSpecimenRoutes(routes, services);
     addBatchRoutes(routes, services);
+    addChoosingRoutes(routes, services);
     addDeliveryRoutes(routes, services);
     addStorageRoutes(routes, services);
     addBackupRoutes(routes, services);

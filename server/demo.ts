@@ -1,6 +1,8 @@
-import { readdir } from "node:fs/promises";
+import { readdir, readFile } from "node:fs/promises";
 import { join, relative } from "node:path";
 import { eq } from "drizzle-orm";
+import { z } from "zod";
+import { BatchRequest } from "../core/api";
 import type { Services } from "./services/services";
 import type { Unpacked } from "./files/unzip";
 import { readBundle } from "./imports/bundle";
@@ -28,6 +30,30 @@ export async function loadDemo(services: Services, folder: string): Promise<stri
     loaded.push(entry.name);
   }
   return loaded;
+}
+
+const DemoBatch = z.object({
+  piece: z.string(),
+  request: BatchRequest,
+  /** A table of how it did, beside it. */
+  results: z.string().optional(),
+});
+
+/** Starts each batch of the demo once; it is made in the background like any other. Throws where its piece is gone. */
+export async function startDemoBatches(services: Services, folder: string): Promise<void> {
+  const { context, batches, choosing } = services;
+  for (const name of await readdir(folder)) {
+    if (!name.endsWith("-batch.json")) continue;
+    const key = `demo:${name}`;
+    const [known] = await context.store.read.select().from(settings).where(eq(settings.key, key));
+    if (known) continue;
+    const demo = DemoBatch.parse(JSON.parse(await readFile(join(folder, name), "utf8")));
+    await context.store.write((tx) => tx.insert(settings).values({ key, value: "started" }));
+    const { id } = await batches.start(demo.piece, demo.request);
+    if (!demo.results) continue;
+    const { table } = await context.reader.table(join(folder, demo.results), demo.results);
+    await choosing.readResults(id, { table });
+  }
 }
 
 async function entriesOf(folder: string): Promise<Unpacked[]> {

@@ -5,7 +5,7 @@ import { join } from "node:path";
 import { Problem, problem } from "../core/problem";
 import { makeApp } from "./app";
 import { makeServices } from "./services/services";
-import { loadDemo } from "./demo";
+import { loadDemo, startDemoBatches } from "./demo";
 import { takeRestored } from "./backup/restore";
 import { FacePool, NO_FACES } from "./faces/pool";
 import { Blobs } from "./files/blobs";
@@ -95,6 +95,10 @@ async function start(): Promise<void> {
     DAY,
   ).unref();
   await app.listen({ port, host: "127.0.0.1" });
+  if (process.env.ZEST_DEMO !== "no" && process.env.ZEST_BATCHES !== "no")
+    startDemoBatches(services, join(root, "demo")).catch((error: Error) =>
+      say(`The demo's batch: ${error.message}`),
+    );
   // Nobody waits for it; what it has not come to is looked at after the next start.
   services.library
     .lookAgain()

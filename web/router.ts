@@ -63,6 +63,12 @@ export const router = createRouter({
       component: () => import("./workbench/WorkbenchView.vue"),
       props: true,
     },
+    {
+      path: "/batches/:id",
+      name: "batch",
+      component: () => import("./choosing/BatchView.vue"),
+      props: true,
+    },
     { path: "/:rest(.*)", component: () => import("./common/NotFoundView.vue") },
   ],
 });

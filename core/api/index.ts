@@ -1,4 +1,5 @@
 export * from "./making";
+export * from "./choosing";
 export * from "./schemas";
 export { altText } from "./alt";
 export { creditsOf } from "./credits";

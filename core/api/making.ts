@@ -1,5 +1,6 @@
 import { z } from "zod";
-import { Pairing, Pattern, Table, TableNote } from "../batch";
+import { Condition, Pairing, Pattern, Sample, Table, TableNote } from "../batch";
+import { Spread } from "../colour";
 import { FileId, PictureNote } from "../files";
 import { Id } from "../id";
 import { LIMITS, SlotName } from "../piece";
@@ -8,11 +9,22 @@ export const ImageFormat = z.enum(["png", "jpeg", "webp", "svg"]);
 export type ImageFormat = z.infer<typeof ImageFormat>;
 
 export const BatchRequest = z.object({
-  table: Table,
+  /** Not needed where pictures or spreads vary alone. */
+  table: Table.optional(),
   pairing: Pairing.default("in-step"),
+  /** For pairing “together”: columns that go in step; the groups, and each column in none, are mixed. */
+  groups: z
+    .array(z.array(z.string().max(200)).max(100))
+    .max(100)
+    .default([]),
+  /** Values that never stand in one variation, by column: the text, a picture's id or name, a spread's place from 1. */
+  never: z.array(Condition).max(200).default([]),
+  /** All mixes, or so few that every two values of different columns meet. */
+  sample: Sample.default("all"),
   /** Laid out together, so that they look alike; else each as large as it can be. */
   alike: z.boolean().default(true),
   pictures: z.object({ slot: SlotName, ids: z.array(FileId).max(500) }).optional(),
+  spreads: z.array(Spread).max(100).default([]),
   placements: z.array(Id).max(LIMITS.sizes),
   format: ImageFormat.default("jpeg"),
   scale: z.union([z.literal(1), z.literal(2)]).default(1),
@@ -22,6 +34,9 @@ export type BatchRequest = z.infer<typeof BatchRequest>;
 export const BatchPlan = z.object({
   variations: z.number().int(),
   files: z.number().int(),
+  /** About how long it takes, and how much room; from what was made before. */
+  seconds: z.number().int(),
+  bytes: z.number().int(),
   slots: z.array(z.string()),
   notes: z.array(TableNote),
 });
@@ -73,10 +88,14 @@ export const OutputAnswer = z.object({
 });
 export type OutputAnswer = z.infer<typeof OutputAnswer>;
 
+/** Pixels across that a finished file can be had at, small. */
+export const THUMBNAIL_WIDTHS: readonly number[] = [160, 320, 640];
+
 export const VariationAnswer = z.object({
   index: z.number().int(),
   name: z.string(),
-  texts: z.record(z.string(), z.string()),
+  /** What tells it from the others, in words by column: texts, names of pictures and of spreads. */
+  values: z.record(z.string(), z.string()),
   outputs: z.array(OutputAnswer),
 });
 export type VariationAnswer = z.infer<typeof VariationAnswer>;
@@ -94,7 +113,10 @@ export const DeliveryRequest = z.object({
     .default([]),
   format: ImageFormat.default("png"),
   scale: z.union([z.literal(1), z.literal(2)]).default(1),
+  /** What files are called, with parts in braces: of a variation also its columns. A slash makes folders. */
   pattern: Pattern.optional(),
+  /** Bytes that no JPEG or WebP is to have more of, as far as lowering its quality to 60 helps. */
+  most: z.number().int().min(10_000).optional(),
 });
 export type DeliveryRequest = z.infer<typeof DeliveryRequest>;
 
@@ -103,6 +125,8 @@ export const ManifestFile = z.object({
   file: z.string(),
   placement: z.string(),
   variation: z.string().optional(),
+  /** Of a variation: its values by column. */
+  values: z.record(z.string(), z.string()).optional(),
   /** Of a strip: which slide, from 1, in the order in which they are seen. */
   slide: z.number().int().optional(),
   width: z.number().int(),
@@ -111,6 +135,9 @@ export const ManifestFile = z.object({
   sha256: FileId,
   alt: z.string(),
   findings: z.number().int(),
+  /** Of JPEG or WebP, where it was lowered to keep to the most bytes; `heavy` where that did not help. */
+  quality: z.number().int().optional(),
+  heavy: z.literal(true).optional(),
   /** To be said where it is shown: whom its pictures are owed to, and on what terms. */
   credits: z.array(PictureNote).optional(),
   /** The layout report beside it, where one was written. */

@@ -8,11 +8,15 @@ import {
   Namer,
   readTable,
   tableOfAlternatives,
+  unequal,
   variationName,
   type Combining,
+  type Condition,
+  type Variation,
 } from "./index";
 
 const piece = demoPiece("quillmere", "opening-announcement");
+const demoSpreads = [{ backdrop: "paper" }, { backdrop: "tide" }, { backdrop: "slate" }];
 const pictures = [{ id: "a".repeat(64), name: "harbour.jpg" }];
 
 const cell = fc.constantFrom("", "Boats", "Harbour", "Still water");
@@ -20,12 +24,24 @@ const combining: fc.Arbitrary<Combining> = fc
   .record({
     rows: fc.array(fc.tuple(cell, cell), { minLength: 1, maxLength: 6 }),
     ids: fc.uniqueArray(fc.constantFrom("p1", "p2", "p3")),
-    pairing: fc.constantFrom("in-step" as const, "every-mix" as const),
+    spreads: fc.subarray(demoSpreads),
+    pairing: fc.constantFrom("in-step" as const, "every-mix" as const, "together" as const),
+    groups: fc.constantFrom([], [["headline", "picture"]], [["headline", "spread"], ["support"]]),
+    sample: fc.constantFrom("all" as const, "pairs" as const),
+    never: fc.array(
+      fc.constantFrom<Condition[]>(
+        { headline: "Boats", picture: "p1" },
+        { spread: "1" },
+        { support: "Harbour", spread: "2", picture: "p2" },
+        { price: "12" },
+      ),
+      { maxLength: 2 },
+    ),
   })
-  .map(({ rows, ids, pairing }) => ({
+  .map(({ rows, ids, ...rest }) => ({
     lists: readTable({ columns: ["headline", "support"], rows }, piece, []),
     pictures: ids.length > 0 ? { slot: "picture", ids } : undefined,
-    pairing,
+    ...rest,
   }));
 
 describe("kept alternatives", () => {
@@ -64,9 +80,21 @@ describe("combining", () => {
     );
   });
 
-  it("makes no mix twice", () => {
+  it("makes no mix twice, and none that is never to be", () => {
+    const meets = ({ message, spread }: Variation, condition: Condition): boolean =>
+      Object.entries(condition).every(([column, key]) => {
+        const value = message[column];
+        if (column === "spread") return spread === demoSpreads[Number(key) - 1];
+        return value && ("text" in value ? value.text : value.picture) === key;
+      });
     fc.assert(
-      fc.property(combining, (request) => {
+      fc.property(combining, (given) => {
+        // Spreads are named by their place in what was asked for.
+        const request = { ...given, spreads: demoSpreads };
+        for (const variation of combine(request))
+          expect((request.never ?? []).some((condition) => meets(variation, condition))).to.equal(
+            false,
+          );
         if (request.pairing === "in-step") return;
         const made = [...combine(request)].map((variation) => JSON.stringify(variation));
         expect(new Set(made).size).to.equal(made.length);
@@ -79,16 +107,50 @@ describe("combining", () => {
     const made = [
       ...combine({ lists, pictures: { slot: "picture", ids: ["p", "q"] }, pairing: "in-step" }),
     ];
-    expect(made.map((v) => v.picture)).to.deep.equal([
+    expect(made.map(({ message }) => message.picture)).to.deep.equal([
       { picture: "p" },
       { picture: "q" },
       { picture: "p" },
     ]);
-    expect(made.map((v) => v.headline)).to.deep.equal([
+    expect(made.map(({ message }) => message.headline)).to.deep.equal([
       { text: "A" },
       { text: "B" },
       { text: "C" },
     ]);
+  });
+
+  it("keeps a headline with its picture and mixes both with every spread", () => {
+    const rows = [["A"], ["B"], ["C"]];
+    const request: Combining = {
+      lists: readTable({ columns: ["headline"], rows }, piece, []),
+      pictures: { slot: "picture", ids: ["p", "q"] },
+      spreads: demoSpreads.slice(0, 2),
+      pairing: "together",
+      groups: [["headline", "picture"]],
+    };
+    const made = [...combine(request)].map(({ message, spread }) =>
+      [...Object.values(message).flatMap(Object.values), spread!.backdrop].join(" "),
+    );
+    expect(made).to.deep.equal(
+      ["A p", "B q", "C p"].flatMap((one) => [`${one} paper`, `${one} tide`]),
+    );
+    // What comes round again is said.
+    expect(unequal(request)).to.deep.equal([{ shorter: "picture", has: 2, longer: 3 }]);
+    expect(unequal({ ...request, pairing: "every-mix" })).to.deep.equal([]);
+  });
+
+  it("samples so that every value stands beside every value of another column", () => {
+    const rows = Array.from({ length: 6 }, (_, i) => [`Headline ${i}`]);
+    const request: Combining = {
+      lists: readTable({ columns: ["headline"], rows }, piece, []),
+      pictures: { slot: "picture", ids: ["p", "q", "r", "s"] },
+      spreads: demoSpreads,
+      pairing: "every-mix",
+      sample: "pairs",
+    };
+    // No fewer than the two longest lists have pairs: 6 × 4 of all 72.
+    expect(countVariations(request)).to.equal(24);
+    expect([...combine(request)]).to.have.lengthOf(24);
   });
 
   it("puts a variation's words in place, and keeps the piece's own where a cell is empty", () => {

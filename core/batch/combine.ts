@@ -1,84 +1,74 @@
-import { z } from "zod";
-import type { Piece } from "../piece";
-import type { Lists, SlotValue } from "./table";
+import { coverPairs, OPEN, type Allowed, type Row } from "./covering";
+import { factorsOf, merged, type Combining, type Factor } from "./factors";
+import type { Variation } from "./variation";
 
-export const Pairing = z.enum(["in-step", "every-mix"]);
-export type Pairing = z.infer<typeof Pairing>;
+/** More are not counted one by one where conditions leave some out. */
+const MOST_COUNTED = 200_000;
 
-/** What one variation changes in the piece's message. */
-export type Variation = Record<string, SlotValue>;
-
-/** The lists to combine: the table's, and pictures for one slot beside it. */
-export interface Combining {
-  lists: Lists;
-  pictures: { slot: string; ids: string[] } | undefined;
-  pairing: Pairing;
-}
-
-/** How many variations come out, without making them. */
-export function countVariations({ lists, pictures, pairing }: Combining): number {
-  if (pairing === "in-step") return lists.rows.length;
-  const columns = Object.values(alternatives(lists)).reduce((n, values) => n * values.length, 1);
-  return columns * Math.max(1, pictures?.ids.length ?? 0);
+/** How many variations come out; where there are very many, how many there would be without conditions. */
+export function countVariations(combining: Combining): number {
+  const factors = factorsOf(combining);
+  const mixes = factors.reduce((n, { choices }) => n * choices.length, 1);
+  const isPlain = !combining.never?.length && combining.sample !== "pairs";
+  if (factors.length === 0 || isPlain || mixes > MOST_COUNTED)
+    return factors.length === 0 ? 0 : mixes;
+  let count = 0;
+  for (const _ of rowsOf(combining, factors)) count++;
+  return count;
 }
 
 /**
- * In step: row by row, the first row with the first picture; fewer pictures than rows repeat in turn.
- * Every mix: each value of each column with each of the others and with each picture;
- * the first column changes slowest. Equal values of a column count once.
+ * In step: row by row; what is shorter comes round again. Every mix: each value of each column with each of the others;
+ * the first column changes slowest. Together: columns of a group in step, groups mixed. Without the mixes that are never
+ * to be; as a sample of pairs, in so few that every pair of values is there.
  */
-export function* combine({ lists, pictures, pairing }: Combining): Generator<Variation> {
-  const ids = pictures?.ids ?? [];
-  const withPicture = (variation: Variation, id: string | undefined): Variation =>
-    pictures && id !== undefined ? { ...variation, [pictures.slot]: { picture: id } } : variation;
-  if (pairing === "in-step") {
-    for (const [index, row] of lists.rows.entries()) {
-      yield withPicture(filled(row), ids[index % Math.max(1, ids.length)]);
-    }
+export function* combine(combining: Combining): Generator<Variation> {
+  const factors = factorsOf(combining);
+  for (const row of rowsOf(combining, factors))
+    yield merged(row.map((choice, factor) => factors[factor]!.choices[choice])).change;
+}
+
+function* rowsOf({ never = [], sample }: Combining, factors: readonly Factor[]): Generator<Row> {
+  if (factors.length === 0) return;
+  const allowed = allowedBy(never, factors);
+  const sizes = factors.map(({ choices }) => choices.length);
+  if (sample === "pairs") yield* coverPairs(sizes, allowed);
+  else yield* mixes(sizes, allowed, []);
+}
+
+function* mixes(sizes: readonly number[], allowed: Allowed, begun: Row): Generator<Row> {
+  if (begun.length === sizes.length) {
+    yield begun;
     return;
   }
-  for (const mixed of product(Object.entries(alternatives(lists)))) {
-    if (ids.length === 0) yield mixed;
-    for (const id of ids) yield withPicture(mixed, id);
+  for (let choice = 0; choice < sizes[begun.length]!; choice++) {
+    const row = [...begun, choice];
+    if (allowed(row)) yield* mixes(sizes, allowed, row);
   }
 }
 
-const filled = (row: Lists["rows"][number]): Variation =>
-  Object.fromEntries(
-    Object.entries(row).filter((entry): entry is [string, SlotValue] => entry[1] !== undefined),
-  );
-
-/** For each slot its different values, in the order in which they first stand in the table. */
-function alternatives({ slots, rows }: Lists): Record<string, SlotValue[]> {
-  const entries = slots.flatMap((slot) => {
-    const values = rows.flatMap((row) => row[slot] ?? []);
-    const unique = new Map(values.map((value) => [JSON.stringify(value), value]));
-    return unique.size > 0 ? [[slot, [...unique.values()]] as [string, SlotValue[]]] : [];
+/** A row may be when no condition holds whole; one that is only begun may still be. */
+function allowedBy(never: NonNullable<Combining["never"]>, factors: readonly Factor[]): Allowed {
+  const conditions = never.flatMap((condition) => {
+    const columns = Object.entries(condition);
+    const isKnown = columns.every(([column]) =>
+      factors.some((one) => one.columns.includes(column)),
+    );
+    if (!isKnown || columns.length === 0) return [];
+    return [
+      factors.flatMap(({ columns: own, choices }, factor) => {
+        const mine = columns.filter(([column]) => own.includes(column));
+        if (mine.length === 0) return [];
+        const meant = choices.map(({ keys }) => mine.every(([name, key]) => keys[name] === key));
+        return [{ factor, meant }];
+      }),
+    ];
   });
-  return Object.fromEntries(entries);
-}
-
-function* product(lists: [string, SlotValue[]][]): Generator<Variation> {
-  const [first, ...rest] = lists;
-  if (!first) {
-    yield {};
-    return;
-  }
-  const [slot, values] = first;
-  for (const value of values) {
-    for (const others of product(rest)) yield { [slot]: value, ...others };
-  }
-}
-
-/** The piece with the variation's words and pictures in place of its own. */
-export function applyVariation(piece: Piece, variation: Variation): Piece {
-  const message = { ...piece.message };
-  for (const [slot, value] of Object.entries(variation)) {
-    const own = message[slot];
-    // Another picture has another subject, so what is said of the piece's own does not apply to it.
-    const samePicture =
-      own && "picture" in own && "picture" in value && own.picture === value.picture;
-    message[slot] = samePicture ? own : value;
-  }
-  return { ...piece, message };
+  return (row) =>
+    !conditions.some((parts) =>
+      parts.every(({ factor, meant }) => {
+        const choice = row[factor] ?? OPEN;
+        return choice !== OPEN && meant[choice];
+      }),
+    );
 }

@@ -1,4 +1,6 @@
 export * from "./table";
+export * from "./variation";
+export { Condition, Pairing, Sample, unequal, type Combining } from "./factors";
 export * from "./combine";
 export * from "./kept";
 export * from "./naming";

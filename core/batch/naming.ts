@@ -13,6 +13,8 @@ export interface NameParts {
   slide?: string;
   width: number;
   height: number;
+  /** Of a variation, its values by column; each may stand in a pattern too. */
+  values?: Readonly<Record<string, string>>;
 }
 
 const known = ["crate", "piece", "placement", "variation", "slide", "width", "height"] as const;
@@ -25,32 +27,46 @@ const MOST_BYTES = 180;
 /** Names that some file systems keep for devices. */
 const RESERVED = /^(con|prn|aux|nul|com\d|lpt\d)$/i;
 
-/** Throws `pattern-invalid` for a part in braces that is not known. */
-export function checkPattern(pattern: string): void {
+/** A value's part of a name is cut off after so many characters. */
+const MOST_OF_VALUE = 48;
+
+/** Throws `pattern-invalid` for a part in braces that is not known; `columns` are those that vary. */
+export function checkPattern(pattern: string, columns: readonly string[] = []): void {
+  const all: readonly string[] = [...known, ...columns];
   for (const [, part] of pattern.matchAll(/\{([^}]*)\}/g)) {
-    if (!known.includes(part as never)) {
-      const list = known.map((name) => `{${name}}`).join(", ");
+    if (!all.includes(part!)) {
+      const list = all.map((name) => `{${name}}`).join(", ");
       throw problem("pattern-invalid", { part: part ?? "", known: list });
     }
   }
 }
 
-/** Gives files their names; two files of one namer never have the same, whatever the file system's case. */
+/**
+ * Gives files their names; two files of one namer never have the same, whatever the file system's case. A slash in the
+ * pattern puts them into folders.
+ */
 export class Namer {
   private readonly taken = new Set<string>();
 
-  constructor(private readonly pattern: string = DEFAULT_PATTERN) {
-    checkPattern(pattern);
+  constructor(
+    private readonly pattern: string = DEFAULT_PATTERN,
+    columns: readonly string[] = [],
+  ) {
+    checkPattern(pattern, columns);
   }
 
   /** `ending` without its dot. */
   name(parts: NameParts, ending: string): string {
     const isNumbered = parts.slide && !this.pattern.includes("{slide}");
     const pattern = isNumbered ? `${this.pattern}_{slide}` : this.pattern;
-    const filled = pattern.replace(/\{([^}]*)\}/g, (_, key: keyof NameParts) =>
-      safe(String(parts[key] ?? "")),
-    );
-    const stem = tidy(filled);
+    const { values = {}, ...rest } = parts;
+    const all: Record<string, string | number> = { ...shortened(values), ...rest };
+    const stem = pattern
+      .split("/")
+      .map((part) => part.replace(/\{([^}]*)\}/g, (_, key: string) => safe(String(all[key] ?? ""))))
+      .filter((part, at, parts) => part !== "" || at === parts.length - 1)
+      .map(tidy)
+      .join("/");
     for (let number = 1; ; number++) {
       const name = `${number === 1 ? stem : `${stem}-${number}`}.${ending}`;
       const folded = name.normalize("NFC").toLowerCase();
@@ -61,6 +77,14 @@ export class Namer {
     }
   }
 }
+
+const shortened = (values: Readonly<Record<string, string>>): Record<string, string> =>
+  Object.fromEntries(
+    Object.entries(values).map(([column, value]) => [
+      column,
+      [...value].slice(0, MOST_OF_VALUE).join(""),
+    ]),
+  );
 
 /** Letters and digits of any script, the rest a hyphen. */
 const safe = (text: string): string =>

@@ -13,7 +13,7 @@ export {
 export { develop, type Developing, type Shown } from "./develop";
 export { familiesIn } from "./families";
 export { findGround } from "./flat";
-export type { Thumbnail } from "./lab";
+export { labOf, type Thumbnail } from "./lab";
 export { draftLevel, pixelBox } from "./levels";
 export { findLettering } from "./lettering";
 export { isPage, type Greys } from "./page";

@@ -212,6 +212,16 @@ export const problems = {
     say: (p: { columns: string; slots: string }) =>
       `None of the columns (${p.columns}) names a slot of this piece. Name the headings after slots: ${p.slots}.`,
   },
+  "results-no-names": {
+    status: 400,
+    say: (p: { example: string }) =>
+      `No row names a variation of this batch. One column needs their names, such as ${p.example}, or the names of the delivered files. Nothing was changed.`,
+  },
+  "results-no-counts": {
+    status: 400,
+    say: (p: { columns: string }) =>
+      `Nothing can be counted in the columns ${p.columns}. One needs how often each was shown (impressions), one how often it was acted on (clicks or saves). Choose them by their headings; nothing was changed.`,
+  },
   "batch-too-many": {
     status: 400,
     say: (p: { count: number; most: number }) =>

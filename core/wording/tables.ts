@@ -19,6 +19,14 @@ export const tableWords = {
   "system-date": (p: { cells: string }) =>
     `The file does not say how dates are written in ${p.cells}; they came in as year-month-day. Give those cells a date format of their own, or write them as text.`,
   "hidden-rows": (p: { count: number }) => `${p.count} hidden rows were left out.`,
+  "comes-round": (p: { shorter: string; has: number; longer: number }) =>
+    `There are ${p.has} values for ${p.shorter} and ${p.longer} to go with; they come round again.`,
+  "unknown-variation": (p: { row: number; name: string }) =>
+    `Row ${p.row} names “${p.name}”, which is no variation of this batch; it is not counted.`,
+  "no-count": (p: { row: number }) =>
+    `Row ${p.row} has no whole number where one is counted; it is not counted.`,
+  "more-acted": (p: { row: number; shown: number; acted: number }) =>
+    `Row ${p.row} says that more acted (${p.acted}) than were shown it (${p.shown}); it is not counted.`,
   "stray-quote": (p: { row: number }) =>
     `Row ${p.row} has a quotation mark in the middle of a quoted cell; look whether its cells are as they should be.`,
 } as const;

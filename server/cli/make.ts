@@ -97,11 +97,11 @@ async function variationsOf(
   files: FolderFiles,
 ): Promise<{ variations: Variation[]; notes: TableNote[] }> {
   const read = options.alternatives ? keptBy(piece) : await tableAt(options.table);
-  if (!read) return { variations: [{}], notes: [] };
+  if (!read) return { variations: [{ message: {} }], notes: [] };
   const { table, notes } = read;
   const pictures: PictureName[] = await files.names();
   const lists = readTable(table, piece, pictures);
-  const variations = [...combine({ lists, pictures: undefined, pairing: options.pair })];
+  const variations = [...combine({ lists, pairing: options.pair })];
   return { variations, notes: [...notes, ...lists.notes] };
 }
 

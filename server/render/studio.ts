@@ -7,6 +7,7 @@ import { box, scaleBox, type Box } from "../../core/geometry";
 import type { FileId, PictureFile } from "../../core/files";
 import { Cache } from "../../core/cache";
 import { loadType, piecePictures } from "../../core/needs";
+import type { Pixels } from "../../core/attention";
 import { paint, paintSvg, pathCache, type Bitmap, type SvgPicture } from "../../core/paint";
 import { develop, type Developing, type Raster } from "../../core/picture";
 import type { Piece } from "../../core/piece";
@@ -27,6 +28,7 @@ import { toSfnt } from "../files/sfnt";
 import type { FileSource } from "../files/source";
 import { inBands, isLarge } from "./bands";
 import { giveBack } from "./collect";
+import { encodePixels, QUALITY } from "./encode";
 import { iconLookup } from "./icons";
 import { inspectPicture } from "./inspect";
 import { copyAt } from "./rendition";
@@ -47,22 +49,16 @@ const MOST_KNOWN = 500;
 /** How words go into an SVG: as outlines, or as text with its faces built in. */
 export type SvgText = "outlines" | "text";
 
-const QUALITY = 90;
-
 /** A page, and where on it the sizes stand, in its pixels. */
 export interface PaintedSheet {
   page: Scene;
   sizes: { scene: Scene; at: Box }[];
 }
 
-const page0 = ({ width, height }: Scene): Box => box(0, 0, width, height);
+/** Bytes of one's own, which nothing paints over. */
+type Painted = Pixels & { data: Buffer };
 
-interface Pixels {
-  data: Buffer;
-  width: number;
-  height: number;
-  channels: 3 | 4;
-}
+const page0 = ({ width, height }: Scene): Box => box(0, 0, width, height);
 
 /** Makes and paints pieces on the server. Keeps fonts, pictures and crops that it has met; one for each thread. */
 export class Studio {
@@ -155,17 +151,7 @@ export class Studio {
     svgText: SvgText = "outlines",
   ): Promise<Buffer> {
     if (format === "svg") return Buffer.from(await this.svg(scene, scale, svgText));
-    const { data, width, height, channels } = await this.paint(scene, scale);
-    const image = sharp(data, { raw: { width, height, channels } }).removeAlpha();
-    switch (format) {
-      // Filtering row by row makes flat graphics with a photograph larger, and takes twice as long.
-      case "png":
-        return image.png({ compressionLevel: 6 }).toBuffer();
-      case "jpeg":
-        return image.jpeg({ quality: QUALITY, optimiseCoding: false }).toBuffer();
-      case "webp":
-        return image.webp({ quality: QUALITY }).toBuffer();
-    }
+    return encodePixels(await this.paint(scene, scale), format);
   }
 
   /** The scene as an SVG document; its pictures have `scale` pixels for each of the scene's. */
@@ -182,7 +168,7 @@ export class Studio {
   }
 
   /** RGBA, or RGB where it is large; the ground covers everything, so nothing is see-through. */
-  async paint(scene: Scene, scale: number): Promise<Pixels> {
+  async paint(scene: Scene, scale: number): Promise<Painted> {
     const [width, height] = [Math.round(scene.width * scale), Math.round(scene.height * scale)];
     const inParts = isLarge(width, height);
     if (inParts) await this.forget();

@@ -1,6 +1,7 @@
 import type { ImageFormat, LogoWish } from "../../core/api";
 import type { Brand } from "../../core/brand";
 import type { FileId } from "../../core/files";
+import type { Measured } from "../../core/measure";
 import type { Piece } from "../../core/piece";
 import type { Placement } from "../../core/placements";
 import type { Class, Composition } from "../../core/siblings";
@@ -18,6 +19,10 @@ export interface RenderTask {
   alike?: Composition;
   /** A whole file that is there already stays, and only what is known of it is answered. */
   keep?: boolean;
+  /** Bytes that it is to have no more of, where lowering the quality helps. */
+  most?: number;
+  /** What can be measured of it is wanted too. */
+  measured?: boolean;
 }
 
 /** A size of a piece that is to be laid out, and not painted. */
@@ -31,6 +36,9 @@ export interface RenderResult {
   findings: number;
   /** It could not stand as its siblings do. */
   apart: boolean;
+  /** Where it was lowered to keep to the most bytes. */
+  quality?: number;
+  measured?: Measured;
 }
 
 /** How pieces of a class stand on a size. */

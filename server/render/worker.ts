@@ -5,7 +5,9 @@ import { alternatives, withLead } from "../../core/engine";
 import type { FileId } from "../../core/files";
 import { inOneColour, readPalette, withoutGround, type PaletteReading } from "../../core/palette";
 import type { Piece } from "../../core/piece";
-import { check, toAct } from "../../core/preflight";
+import type { Pixels } from "../../core/attention";
+import { measure } from "../../core/measure";
+import { reportOf, toAct } from "../../core/preflight";
 import type { Composition } from "../../core/siblings";
 import type { Scene } from "../../core/scene";
 import { brandSheet } from "../../core/specimen";
@@ -15,6 +17,7 @@ import { WithShipped } from "../files/shipped";
 import { crossing } from "../problems";
 import type { Folders } from "./pool";
 import { collectIfLarge } from "./collect";
+import { encodeWithin } from "./encode";
 import { stepBack } from "./priority";
 import { recoverOutput } from "./recover";
 import { logoPixels, pngOf, samplePixels } from "./rendition";
@@ -34,26 +37,45 @@ stepBack();
 const files = new WithShipped(fonts, new Blobs(blobs));
 const studio = new Studio(files);
 
+/** At this scale a picture is painted that is only measured. */
+const MEASURED_AT = 0.2;
+
 /** Makes one picture and writes it whole. */
 async function renderTask(task: RenderTask): Promise<RenderResult> {
   const brand = sameBrand(task.brand);
   const alike =
     task.alike && (await studio.makeAlike(task.piece, task.alike, brand, task.placement));
   const { layout, scene } = alike ?? (await studio.make(task.piece, brand, task.placement));
-  const apart = task.alike !== undefined && !alike;
-  const findings = toAct(check(layout)).length;
+  const report = reportOf(layout);
+  const said = {
+    findings: toAct(report.findings).length,
+    apart: task.alike !== undefined && !alike,
+  };
+  const measured = async (pixels?: Pixels): Promise<Pick<RenderResult, "measured">> =>
+    task.measured
+      ? { measured: measure(layout, report, pixels ?? (await studio.paint(scene, MEASURED_AT))) }
+      : {};
   const known = task.keep ? await recoverOutput(task) : undefined;
-  if (known) return { ...known, findings, apart };
-  const image = await studio.encode(scene, task.format, task.scale);
+  if (known) return { ...known, ...said, ...(await measured()) };
+  const { format, scale, most } = task;
+  const pixels = format === "svg" ? undefined : await studio.paint(scene, scale);
+  // What is painted is measured while it is encoded.
+  const [{ image, ...encoded }, measures] = await Promise.all([
+    pixels && format !== "svg"
+      ? encodeWithin(pixels, format, most)
+      : { image: await studio.encode(scene, format, scale) },
+    measured(pixels),
+  ]);
   await writeWhole(task.path, image);
   collectIfLarge();
   return {
-    width: Math.round(scene.width * task.scale),
-    height: Math.round(scene.height * task.scale),
+    width: Math.round(scene.width * scale),
+    height: Math.round(scene.height * scale),
     bytes: image.length,
     sha256: fileId(image),
-    findings,
-    apart,
+    ...encoded,
+    ...said,
+    ...measures,
   };
 }
 

@@ -4,6 +4,7 @@ import {
   BatchList,
   BatchPlan,
   BatchRequest,
+  THUMBNAIL_WIDTHS as WIDTHS,
   VariationList,
   type ImageFormat,
 } from "../../core/api";
@@ -28,7 +29,15 @@ const OutputParams = Id.extend({
   placement: z.string(),
 });
 
-export function addBatchRoutes(routes: Routes, { context, batches }: Services): void {
+/** Few widths, so that few copies are kept. */
+const Small = z.object({
+  width: z.coerce
+    .number()
+    .refine((width) => WIDTHS.includes(width), `must be one of ${WIDTHS.join(", ")}`)
+    .optional(),
+});
+
+export function addBatchRoutes(routes: Routes, { context, batches, renditions }: Services): void {
   const ok = <T extends z.ZodType>(schema: T) => ({ response: { 200: schema, ...problems } });
 
   routes.post(
@@ -88,10 +97,19 @@ export function addBatchRoutes(routes: Routes, { context, batches }: Services): 
   );
   routes.get(
     "/api/batches/:id/outputs/:variation/:placement",
-    { schema: { summary: "One finished file", params: OutputParams } },
-    async ({ params }, reply) => {
+    {
+      schema: {
+        summary: "One finished file; with a width, a small JPEG of it",
+        params: OutputParams,
+        querystring: Small,
+      },
+    },
+    async ({ params, query }, reply) => {
       const { variation, placement } = params;
       const { name, format } = await batches.outputFile(params.id, variation, placement);
+      const small = query.width && (await renditions.ofMade(name, query.width));
+      if (small)
+        return reply.header("cache-control", "private, max-age=3600").type(TYPES.jpeg).send(small);
       return reply
         .header("cache-control", "private, max-age=3600")
         .type(TYPES[format])

@@ -3,11 +3,11 @@ import { and, eq } from "drizzle-orm";
 import { applyVariation } from "../../core/batch";
 import { knownPlacement } from "../../core/piece";
 import type { PlacementLookup } from "../../core/placements";
-import { isStrip } from "../../core/strip";
 import { problem, type Problem } from "../../core/problem";
 import type { FileName } from "../files/store";
 import type { Make } from "../jobs/queue";
 import { asProblem } from "../problems";
+import type { RenderResult } from "../render/task";
 import { Grouped } from "../store/grouped";
 import type { batches } from "../store/tables";
 import { failures, outputs } from "../store/tables";
@@ -24,6 +24,8 @@ const WRITE_EVERY = 40;
 /** Makes the files of batches, and writes down what is finished. */
 export class BatchRunner {
   private readonly paces = new Map<string, Pace>();
+  /** The last pace, or a careful guess. */
+  secondsAMegapixel = 0.05;
   private readonly finishedFiles: Grouped<typeof outputs.$inferInsert>;
 
   constructor(
@@ -50,11 +52,7 @@ export class BatchRunner {
     setMaxListeners(0, signal);
     const files = await this.missing(row);
     const lookup = await this.lookup(row);
-    // The slides of a strip are laid out each for itself.
-    const alike =
-      row.request.alike && !isStrip(row.document)
-        ? new Alike((task) => this.context.pool.composition(task), row)
-        : undefined;
+    const alike = Alike.of(row, (task) => this.context.pool.composition(task));
     const pace = new Pace(this.context.now);
     this.paces.set(row.id, pace);
     const full = new AbortController();
@@ -64,8 +62,7 @@ export class BatchRunner {
       while (next < files.length && !signal.aborted && !full.signal.aborted) {
         const file = files[next++]!;
         try {
-          await this.makeOne(row, file, { signal, again, lookup, alike });
-          pace.count++;
+          pace.add(await this.makeOne(row, file, { signal, again, lookup, alike }));
           await moved();
         } catch (error) {
           if (signal.aborted) return;
@@ -82,6 +79,7 @@ export class BatchRunner {
       await Promise.all(Array.from({ length: 3 * this.context.pool.size }, worker));
     } finally {
       this.paces.delete(row.id);
+      this.secondsAMegapixel = pace.secondsAMegapixel ?? this.secondsAMegapixel;
     }
     if (full.signal.aborted) throw problem("store-full");
     signal.throwIfAborted();
@@ -114,19 +112,21 @@ export class BatchRunner {
     row: BatchRow,
     file: File,
     { signal, again, lookup, alike }: Making,
-  ): Promise<void> {
+  ): Promise<RenderResult> {
     const path = this.context.made.place(outputName(row, file.variation, file.placement));
     const { format, scale } = row.request;
     const piece = applyVariation(row.document, row.variations[file.variation]!);
     const placement = knownPlacement(piece, file.placement, lookup);
     // A file that was finished before the program was killed is whole, only not yet written down.
     const siblings = await alike?.composition(piece.message, placement);
-    const task = { piece, brand: row.brand, placement, format, scale, path, keep: again };
+    const place = { piece, brand: row.brand, placement };
+    const task = { ...place, format, scale, path, keep: again, measured: true };
     const result = await this.context.pool.run(
       siblings ? { ...task, alike: siblings } : task,
       signal,
     );
     await this.finishedFiles.add({ batch: row.id, ...file, ...result });
+    return result;
   }
 
   /** Whether it could be written down. */
@@ -150,17 +150,29 @@ interface Making {
 
 /** How fast a batch is made. */
 class Pace {
-  count = 0;
+  private count = 0;
+  private megapixels = 0;
   private readonly started: number;
 
   constructor(private readonly now: () => Date) {
     this.started = now().getTime();
   }
 
+  add({ width, height }: RenderResult): void {
+    this.count++;
+    this.megapixels += (width * height) / 1e6;
+  }
+
   secondsLeft(files: number): number | undefined {
-    if (this.count === 0) return undefined;
-    const pace = (this.now().getTime() - this.started) / this.count;
-    return Math.ceil((files * pace) / 1000);
+    return this.count === 0 ? undefined : Math.ceil((files * this.seconds) / this.count);
+  }
+
+  get secondsAMegapixel(): number | undefined {
+    return this.megapixels === 0 ? undefined : this.seconds / this.megapixels;
+  }
+
+  private get seconds(): number {
+    return (this.now().getTime() - this.started) / 1000;
   }
 }
 

@@ -40,7 +40,7 @@ describe("batches and deliveries", function () {
     const batch = await done(started.body.id);
     expect(batch).to.deep.include({ state: "done", made: 6, failed: 0 });
     const { body } = await server.ask("GET", `/api/batches/${batch.id}/variations`);
-    expect(body.variations.map((v: { texts: object }) => v.texts)).to.deep.include({
+    expect(body.variations.map((v: { values: object }) => v.values)).to.deep.include({
       headline: "Light",
       support: "Two",
     });
@@ -236,6 +236,7 @@ describe("batches and deliveries", function () {
     expect(Object.keys(entries)).to.have.members([
       ...manifest.files.map((f: { file: string }) => f.file),
       "manifest.json",
+      "manifest.csv",
     ]);
     expect(Object.keys(entries)).to.include(
       "boats-at-rest_opening-announcement_story_2160x3840.png",

@@ -1,26 +1,20 @@
-import { and, asc, count, desc, eq, gte, inArray, isNull, lt, sum } from "drizzle-orm";
+import { and, asc, count, desc, eq, gte, inArray, isNull, lt, sql, sum } from "drizzle-orm";
 import type {
   BatchAnswer,
   BatchPlan,
   BatchRequest,
   ImageFormat,
+  OutputAnswer,
   VariationAnswer,
 } from "../../core/api";
-import {
-  BATCH_LIMITS,
-  combine,
-  countVariations,
-  readTable,
-  variationName,
-  type Combining,
-  type Variation,
-} from "../../core/batch";
+import { BATCH_LIMITS, combine, countVariations, valuesOf, variationName } from "../../core/batch";
 import { knownPlacement, type Piece } from "../../core/piece";
 import { refuseUnpaintable, type Placement } from "../../core/placements";
 import { problem } from "../../core/problem";
 import type { FileName } from "../files/store";
 import type { Make } from "../jobs/queue";
 import { batches, failures, outputs } from "../store/tables";
+import { combiningOf, namesFor } from "./batch-request";
 import { BatchRunner, outputName, type BatchRow } from "./batch-runner";
 import type { Library } from "./library";
 import type { Pieces } from "./pieces";
@@ -29,6 +23,14 @@ import type { ServerContext } from "../context";
 
 /** So many batches are made at once; the others wait. */
 const AT_ONCE = 2;
+
+/** About what files take, as long as none was made. */
+const BYTES_A_MEGAPIXEL: Record<ImageFormat, number> = {
+  jpeg: 160_000,
+  webp: 90_000,
+  png: 650_000,
+  svg: 200_000,
+};
 
 /** Makes a piece in many variations. What is running goes on after a restart. */
 export class Batches {
@@ -48,14 +50,17 @@ export class Batches {
   /** What a request would make, before anything is made. */
   async plan(pieceId: string, request: BatchRequest): Promise<BatchPlan> {
     const { piece } = await this.pieces.get(pieceId);
-    await this.placesOf(piece, request);
-    const combining = await this.combining(piece, request);
+    const places = await this.placesOf(piece, request);
+    const combining = await combiningOf(piece, request, this.library);
     const variations = countVariations(combining);
+    const files = variations * request.placements.length;
+    const { slots, notes } = combining.lists;
     return {
       variations,
-      files: variations * request.placements.length,
-      slots: combining.lists.slots,
-      notes: combining.lists.notes,
+      files,
+      ...(await this.estimate(request, places, variations)),
+      slots,
+      notes,
     };
   }
 
@@ -63,7 +68,7 @@ export class Batches {
     const { piece } = await this.pieces.get(pieceId);
     const brand = await this.library.brand(piece.brand);
     const places = await this.placesOf(piece, request);
-    const combining = await this.combining(piece, request);
+    const combining = await combiningOf(piece, request, this.library);
     const files = countVariations(combining) * request.placements.length;
     if (files === 0) throw problem("batch-empty");
     if (files > BATCH_LIMITS.files) {
@@ -129,6 +134,7 @@ export class Batches {
       .where(and(eq(outputs.batch, id), gte(outputs.variation, from), lt(outputs.variation, to)))
       .orderBy(asc(outputs.variation));
     const order = row.request.placements;
+    const names = await namesFor(this.library, row.brand);
     const variations = row.variations.slice(from, to).map((variation, offset) => {
       const index = from + offset;
       const own = made.filter((output) => output.variation === index);
@@ -136,11 +142,8 @@ export class Batches {
       return {
         index,
         name: variationName(index, row.variations.length),
-        texts: textsOf(variation),
-        outputs: own.map(({ batch: _batch, ...output }) => ({
-          ...output,
-          url: `/api/batches/${id}/outputs/${index}/${encodeURIComponent(output.placement)}`,
-        })),
+        values: valuesOf(variation, names),
+        outputs: own.map(outputAnswer),
       };
     });
     return { total: row.variations.length, variations };
@@ -185,14 +188,36 @@ export class Batches {
     return places;
   }
 
-  private async combining(piece: Piece, request: BatchRequest): Promise<Combining> {
-    const lists = readTable(request.table, piece, await this.library.pictures());
-    const { pictures, pairing } = request;
-    for (const id of pictures?.ids ?? []) await this.library.picture(id);
-    return { lists, pairing, pictures: pictures && pictures.ids.length > 0 ? pictures : undefined };
+  /** About how long and how large, by what was made last in that format. */
+  private async estimate(
+    { format, scale }: BatchRequest,
+    places: readonly Placement[],
+    variations: number,
+  ): Promise<{ seconds: number; bytes: number }> {
+    const megapixels =
+      (variations *
+        places.reduce((sum, { width, height }) => sum + width * height, 0) *
+        scale ** 2) /
+      1e6;
+    const [last] = await this.context.store.read
+      .select({
+        bytes: sum(outputs.bytes),
+        pixels: sql<number>`sum(${outputs.width} * ${outputs.height})`,
+      })
+      .from(outputs)
+      .innerJoin(batches, eq(batches.id, outputs.batch))
+      .where(eq(sql`json_extract(${batches.request}, '$.format')`, format));
+    const each = last?.pixels
+      ? (1e6 * Number(last.bytes)) / last.pixels
+      : BYTES_A_MEGAPIXEL[format];
+    return {
+      seconds: Math.ceil(megapixels * this.runner.secondsAMegapixel),
+      bytes: Math.round(megapixels * each),
+    };
   }
 
-  private async row(id: string): Promise<BatchRow> {
+  /** Throws `not-found`, also for one in the bin. */
+  async row(id: string): Promise<BatchRow> {
     const isThere = and(eq(batches.id, id), isNull(batches.deleted));
     const [row] = await this.context.store.read.select().from(batches).where(isThere);
     if (!row) throw problem("not-found", { what: "batch", id });
@@ -233,9 +258,12 @@ export class Batches {
   }
 }
 
-const textsOf = (variation: Variation): Record<string, string> =>
-  Object.fromEntries(
-    Object.entries(variation).flatMap(([slot, value]) =>
-      "text" in value ? [[slot, value.text]] : [],
-    ),
-  );
+/** A finished file as it is answered. */
+export function outputAnswer({
+  batch,
+  measured: _measured,
+  ...output
+}: typeof outputs.$inferSelect): OutputAnswer {
+  const file = `${output.variation}/${encodeURIComponent(output.placement)}`;
+  return { ...output, url: `/api/batches/${batch}/outputs/${file}` };
+}

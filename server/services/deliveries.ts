@@ -6,12 +6,11 @@ import {
   creditsOf,
   type DeliveryAnswer,
   type DeliveryRequest,
-  type ImageFormat,
   type JobFacts,
   type Manifest,
   type ManifestFile,
 } from "../../core/api";
-import { applyVariation, Namer, variationName } from "../../core/batch";
+import { applyVariation, Namer, valuesOf, variationName } from "../../core/batch";
 import type { Brand } from "../../core/brand";
 import { knownPlacement, messagePictures, type Piece } from "../../core/piece";
 import { refuseUnpaintable, type Placement, type PlacementLookup } from "../../core/placements";
@@ -20,9 +19,12 @@ import { slideName, slideOf, slidesFor } from "../../core/strip";
 import { withScratch } from "../files/scratch";
 import type { FileName } from "../files/store";
 import type { Make } from "../jobs/queue";
+import { manifestTable } from "../files/manifest";
 import { ZipFile } from "../files/zip";
-import type { RenderResult } from "../render/task";
+import type { RenderResult, RenderTask } from "../render/task";
 import { deliveries } from "../store/tables";
+import { Alike } from "./alike";
+import { namesFor } from "./batch-request";
 import { outputName } from "./batch-runner";
 import type { Batches } from "./batches";
 import type { Library } from "./library";
@@ -43,7 +45,7 @@ interface Filling {
 
 /** What is put into a zip in order, as it comes. */
 interface Packing extends Pick<Filling, "row" | "crate" | "items"> {
-  making: Promise<{ path: string; result: RenderResult }>[];
+  making: Promise<Ready>[];
 }
 
 /** One file to hand over: made anew, or taken from a batch that made it the same way. */
@@ -52,9 +54,18 @@ interface Item {
   brand: Brand;
   placement: Placement;
   variation?: string;
+  /** Of a variation: its values by column. */
+  values?: Record<string, string>;
   /** Of a strip: which one in its order, from 0, and of how many. */
   slide?: { at: number; of: number };
-  ready?: { path: string; result: RenderResult };
+  ready?: Ready;
+  /** Of a batch that was laid out as a set, when it is not ready. */
+  alike?: Alike | undefined;
+}
+
+interface Ready {
+  path: string;
+  result: Omit<RenderResult, "measured">;
 }
 
 /** So many zips are made at once; the others wait. */
@@ -75,11 +86,11 @@ export class Deliveries {
 
   async start(pieceId: string, request: DeliveryRequest): Promise<DeliveryAnswer> {
     const { piece, crate } = await this.pieces.get(pieceId);
-    // A pattern that cannot be read is said now.
-    new Namer(request.pattern);
     const brand = await this.library.brand(piece.brand);
     const items = await this.items(piece, brand, request, await this.placements.lookup());
     if (items.length === 0) throw problem("delivery-empty");
+    // A pattern that cannot be read is said now.
+    namerFor(request, items);
     for (const { placement, ready } of items)
       if (!ready && request.format !== "svg") refuseUnpaintable(placement, request.scale);
     const id = this.context.newId();
@@ -177,17 +188,22 @@ export class Deliveries {
     for (const chosen of request.batches) {
       const { row, made } = await this.batches.finished(chosen.id);
       const wanted = chosen.variations ? new Set(chosen.variations) : undefined;
+      const names = await namesFor(this.library, row.brand);
+      const alike = Alike.of(row, (task) => this.context.pool.composition(task));
       const sameForm = row.request.format === request.format && row.request.scale === request.scale;
       for (const output of made) {
         if (wanted && !wanted.has(output.variation)) continue;
         const path = this.context.made.place(outputName(row, output.variation, output.placement));
-        const ready = sameForm && (await this.batches.isThere(row, output));
+        const isLight = output.bytes <= (request.most ?? Infinity);
+        const ready = sameForm && isLight && (await this.batches.isThere(row, output));
+        const variation = row.variations[output.variation]!;
         items.push({
-          piece: applyVariation(row.document, row.variations[output.variation]!),
+          piece: applyVariation(row.document, variation),
+          values: valuesOf(variation, names),
           brand: row.brand,
           placement: knownPlacement(row.document, output.placement, lookup),
           variation: variationName(output.variation, row.variations.length),
-          ...(ready ? { ready: { path, result: output } } : {}),
+          ...(ready ? { ready: { path, result: output } } : { alike }),
         });
       }
     }
@@ -244,13 +260,13 @@ export class Deliveries {
 
   private async pack(zip: ZipFile, { row, crate, items, making }: Packing): Promise<number> {
     const { request } = row;
-    const namer = new Namer(request.pattern);
+    const namer = namerFor(request, items);
     const shown = new Set(items.flatMap(({ piece }) => messagePictures(piece.message)));
     const notes = await this.library.notesOf([...shown]);
     const files: ManifestFile[] = [];
     for (const [index, item] of items.entries()) {
       const { path, result } = await making[index]!;
-      const file = fileOf(namer, crate, item, result, request.format);
+      const file = fileOf(namer, crate, item, result, request);
       zip.add(file.file, path, false);
       files.push({ ...file, ...creditsOf(item.piece, notes) });
       if (index % 10 === 9) await this.update(row.id, { made: index + 1 });
@@ -265,17 +281,21 @@ export class Deliveries {
       files,
     };
     zip.add("manifest.json", Buffer.from(`${JSON.stringify(manifest, null, 2)}\n`), true);
+    zip.add("manifest.csv", Buffer.from(manifestTable(manifest)), true);
     return zip.finish();
   }
 
   private async image(
-    { piece, brand, placement, ready }: Item,
+    { piece, brand, placement, ready, alike }: Item,
     path: string,
-    { format, scale }: DeliveryRequest,
+    { format, scale, most }: DeliveryRequest,
     signal: AbortSignal,
-  ): Promise<{ path: string; result: RenderResult }> {
+  ): Promise<Ready> {
     if (ready) return ready;
-    const task = { piece, brand, placement, format, scale, path };
+    const siblings = await alike?.composition(piece.message, placement);
+    const task: RenderTask = { piece, brand, placement, format, scale, path };
+    if (siblings) task.alike = siblings;
+    if (most !== undefined) task.most = most;
     return { path, result: await this.context.pool.run(task, signal) };
   }
 
@@ -292,9 +312,9 @@ export const deliveryName = (id: string): FileName => ["deliveries", `${id}.zip`
 function fileOf(
   namer: Namer,
   crate: string,
-  { piece, placement: { id: placement }, variation, slide }: Item,
-  { width, height, bytes, sha256, findings }: RenderResult,
-  format: ImageFormat,
+  { piece, placement: { id: placement }, variation, values, slide }: Item,
+  { width, height, bytes, sha256, findings, quality }: Ready["result"],
+  { format, most = Infinity }: DeliveryRequest,
 ): ManifestFile {
   const parts = {
     crate,
@@ -304,11 +324,25 @@ function fileOf(
     slide: slide ? slideName(slide.at, slide.of) : "",
     width,
     height,
+    values: values ?? {},
   };
   const file = namer.name(parts, format === "jpeg" ? "jpg" : format);
-  const which = { ...(variation ? { variation } : {}), ...(slide ? { slide: slide.at + 1 } : {}) };
-  return { file, placement, ...which, width, height, bytes, sha256, alt: altText(piece), findings };
+  const which = {
+    ...(variation ? { variation } : {}),
+    ...(values ? { values } : {}),
+    ...(slide ? { slide: slide.at + 1 } : {}),
+  };
+  const weight = {
+    ...(quality === undefined ? {} : { quality }),
+    ...(bytes > most ? { heavy: true as const } : {}),
+  };
+  const said = { alt: altText(piece), findings, ...weight };
+  return { file, placement, ...which, width, height, bytes, sha256, ...said };
 }
+
+/** Files are also called by the columns of the batches that they come from. */
+const namerFor = ({ pattern }: DeliveryRequest, items: readonly Item[]): Namer =>
+  new Namer(pattern, [...new Set(items.flatMap(({ values }) => Object.keys(values ?? {})))]);
 
 function answerOf(row: DeliveryRow, job: JobFacts | undefined): DeliveryAnswer {
   const { id, piece, made, files, bytes, name, created } = row;

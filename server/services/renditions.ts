@@ -2,12 +2,13 @@ import sharp from "sharp";
 import type { PictureFile } from "../../core/files";
 import { Cache } from "../../core/cache";
 import { copyAt } from "../render/rendition";
+import type { FileName } from "../files/store";
 import type { ServerContext } from "../context";
 
 /** Bytes; all of them are on the disk too. */
 const MOST_KEPT = 48 * 1024 * 1024;
 
-/** Whole pictures scaled to a width, for screens. Each is made once and stays on disk by content. */
+/** Pictures scaled to a width, for screens. Copies of stored ones are made once and stay on disk by content. */
 export class Renditions {
   private readonly cache = new Cache<Buffer>(MOST_KEPT, ({ length }) => length);
 
@@ -17,6 +18,18 @@ export class Renditions {
   get(picture: PictureFile, width: number): Promise<Buffer> {
     const wide = picture.vector ? width : Math.min(width, picture.width);
     return this.cache.get(`${picture.id}|${wide}`, () => this.make(picture, wide));
+  }
+
+  /** A finished file as a small JPEG, `width` pixels wide at most. Undefined when the file is gone. */
+  async ofMade(name: FileName, width: number): Promise<Buffer | undefined> {
+    const { made } = this.context;
+    const bytes = await made.size(name);
+    if (bytes === undefined) return undefined;
+    return this.cache.get(`${name.join("/")}|${bytes}|${width}`, async () => {
+      const image = sharp((await made.read(name))!, { density: 36 });
+      const small = image.resize({ width, withoutEnlargement: true }).flatten();
+      return small.jpeg({ quality: 84 }).toBuffer();
+    });
   }
 
   private async make(picture: PictureFile, width: number): Promise<Buffer> {

@@ -1,6 +1,7 @@
 import type { ServerContext } from "../context";
 import { Batches } from "./batches";
 import { Bin } from "./bin";
+import { Choosing } from "./choosing";
 import { Deliveries } from "./deliveries";
 import { Filing } from "./filing";
 import { Kits } from "./kits";
@@ -22,6 +23,7 @@ export interface Services {
   library: Library;
   kits: Kits;
   batches: Batches;
+  choosing: Choosing;
   deliveries: Deliveries;
   refits: Refits;
   templates: Templates;
@@ -40,6 +42,7 @@ export function makeServices(context: ServerContext): Services {
   context.pool.knowing((ids) => library.areasOf(ids));
   const kits = new Kits(context, library, pieces, placements);
   const batches = new Batches(context, pieces, library, placements);
+  const choosing = new Choosing(context, batches, pieces, library);
   const deliveries = new Deliveries(context, pieces, library, batches, placements);
   const refits = new Refits(context, pieces, library, placements);
   const templates = new Templates(context, pieces);
@@ -56,6 +59,7 @@ export function makeServices(context: ServerContext): Services {
     library,
     kits,
     batches,
+    choosing,
     deliveries,
     refits,
     templates,

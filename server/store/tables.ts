@@ -8,14 +8,16 @@ import {
   text,
   unique,
 } from "drizzle-orm/sqlite-core";
-import type { BatchRequest, DeliveryRequest, JobState } from "../../core/api";
+import type { BatchRequest, DeliveryRequest, JobState, Verdict } from "../../core/api";
 import type { Variation } from "../../core/batch";
 import { z, type ZodType } from "zod";
 import { Brand } from "../../core/brand";
 import type { PictureFile } from "../../core/files";
 import { Edit } from "../../core/edit";
+import type { Measured } from "../../core/measure";
 import { Piece } from "../../core/piece";
 import { Placement } from "../../core/placements";
+import type { Results } from "../../core/results";
 import { Template } from "../../core/templates";
 
 const created = () => text("created").notNull();
@@ -127,6 +129,8 @@ export const batches = sqliteTable(
     brand: document("brand", Brand).notNull(),
     /** The placements as they were; null for what was made before they were kept. */
     places: text("places", { mode: "json" }).$type<Placement[]>(),
+    /** How its variations did, once somebody has said so. */
+    results: text("results", { mode: "json" }).$type<Results>(),
     created: created(),
     deleted: deleted(),
   },
@@ -149,8 +153,24 @@ export const outputs = sqliteTable(
     findings: integer("findings").notNull(),
     /** It is laid out by itself, since its words did not fit in the layout of the others. */
     apart: integer("apart", { mode: "boolean" }).notNull().default(false),
+    /** Null for what was made before there were measures. */
+    measured: text("measured", { mode: "json" }).$type<Measured>(),
   },
   (table) => [primaryKey({ columns: [table.batch, table.variation, table.placement] })],
+);
+
+/** What a person has decided of a variation, and noted. */
+export const verdicts = sqliteTable(
+  "verdicts",
+  {
+    batch: text("batch")
+      .notNull()
+      .references(() => batches.id, { onDelete: "cascade" }),
+    variation: integer("variation").notNull(),
+    verdict: text("verdict").$type<Verdict>(),
+    note: text("note").notNull().default(""),
+  },
+  (table) => [primaryKey({ columns: [table.batch, table.variation] })],
 );
 
 /** A file of a batch that could not be made, and why. */

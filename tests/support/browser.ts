@@ -81,6 +81,7 @@ export class Program {
           ZEST_PORT: String(this.port),
           // What is in a picture is found by tests of its own; the browser has the machine to itself.
           ZEST_FACES: "no",
+          ZEST_BATCHES: process.env.ZEST_BATCHES ?? "no",
         },
       },
     );

@@ -19,6 +19,7 @@ export async function mochaGlobalSetup() {
       ZEST_DATA: folder,
       ZEST_PORT: "0",
       ZEST_FACES: "no",
+      ZEST_BATCHES: "no",
     },
   });
   const ended = new Promise((resolve) => program.once("exit", resolve));

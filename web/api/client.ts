@@ -5,6 +5,7 @@ import {
   BatchAnswer,
   BatchList,
   BatchPlan,
+  ContactSheet,
   BrandList,
   BrandVersionList,
   CrateAnswer,
@@ -29,6 +30,9 @@ import {
   TemplateList,
   VariationList,
   type BatchRequest,
+  ResultsAnswer,
+  type ResultsTable,
+  type VariationMark,
   type BinKind,
   type DeliveryRequest,
   type EditRequest,
@@ -185,9 +189,9 @@ export const api = {
   articleText: (text: string, slides: number) =>
     post(ArticleAnswer, `/api/articles/text?slides=${slides}`, { text }),
   tableText: (text: string) => post(TableAnswer, "/api/tables/text", { text }),
-  planBatch: (piece: string, request: BatchRequest) =>
+  planBatch: (piece: string, request: z.input<typeof BatchRequest>) =>
     post(BatchPlan, `/api/pieces/${piece}/batches/plan`, request),
-  startBatch: (piece: string, request: BatchRequest) =>
+  startBatch: (piece: string, request: z.input<typeof BatchRequest>) =>
     post(BatchAnswer, `/api/pieces/${piece}/batches`, request),
   batches: (piece: string) => get(BatchList, `/api/pieces/${piece}/batches`),
   batch: (id: string) => get(BatchAnswer, `/api/batches/${id}`),
@@ -195,6 +199,19 @@ export const api = {
   turnBatch: (id: string, to: "cancel" | "resume") => post(BatchAnswer, `/api/batches/${id}/${to}`),
   variations: (id: string, from: number, to: number) =>
     get(VariationList, `/api/batches/${id}/variations?from=${from}&to=${to}`),
+  contactSheet: (id: string, placement?: string) =>
+    get(
+      ContactSheet,
+      `/api/batches/${id}/sheet${placement ? `?placement=${encodeURIComponent(placement)}` : ""}`,
+    ),
+  markVariation: (id: string, variation: number, mark: VariationMark) =>
+    ask(Nothing, "PUT", `/api/batches/${id}/variations/${variation}/mark`, mark),
+  variationAsPiece: (id: string, variation: number) =>
+    post(PieceAnswer, `/api/batches/${id}/variations/${variation}/piece`),
+  results: (id: string) => get(ResultsAnswer, `/api/batches/${id}/results`),
+  readResults: (id: string, table: ResultsTable) =>
+    post(ResultsAnswer, `/api/batches/${id}/results`, table),
+  removeResults: (id: string) => ask(Nothing, "DELETE", `/api/batches/${id}/results`),
   deliver: (piece: string, request: z.input<typeof DeliveryRequest>) =>
     post(DeliveryAnswer, `/api/pieces/${piece}/deliveries`, request),
   /** Stops a delivery, or makes it anew. */

@@ -5,6 +5,7 @@ import type { BatchAnswer, VariationAnswer } from "../../../core/api";
 import { api } from "../../api/client";
 import { counted } from "../../common/counted";
 import { JOB_STATES, jobTurn } from "../../common/job-states";
+import LinkButton from "../../ui/LinkButton.vue";
 import { usePiece } from "../piece";
 
 /** One batch: how far it is, and its variations side by side as they are made. */
@@ -12,13 +13,12 @@ const props = defineProps<{ batch: BatchAnswer }>();
 const emit = defineEmits<{ turn: [to: "cancel" | "resume"]; remove: [] }>();
 
 const open = usePiece();
-const PAGE = 48;
-const page = ref(0);
+/** So many are shown here; all of them are on the contact sheet. */
+const SHOWN = 12;
 const placement = ref(props.batch.placements[0] ?? "");
 const variations = shallowRef<VariationAnswer[]>([]);
 
 const share = computed(() => (100 * props.batch.made) / Math.max(1, props.batch.files));
-const pages = computed(() => Math.ceil(props.batch.variations / PAGE));
 const placementNamed = (id: string) => open.placements.find((one) => one.id === id);
 const shape = computed(() => placementNamed(placement.value));
 const tileWidth = computed(() => {
@@ -39,10 +39,9 @@ const left = computed(() => {
 });
 
 watch(
-  [() => props.batch.made, page],
+  () => props.batch.made,
   async () => {
-    const from = page.value * PAGE;
-    const answer = await api.variations(props.batch.id, from, from + PAGE).catch(() => undefined);
+    const answer = await api.variations(props.batch.id, 0, SHOWN).catch(() => undefined);
     if (answer) variations.value = answer.variations;
   },
   { immediate: true },
@@ -50,7 +49,7 @@ watch(
 
 const outputOf = (variation: VariationAnswer) =>
   variation.outputs.find((output) => output.placement === placement.value);
-const wordsOf = (variation: VariationAnswer): string => Object.values(variation.texts).join(" · ");
+const wordsOf = (variation: VariationAnswer): string => Object.values(variation.values).join(" · ");
 </script>
 
 <template>
@@ -62,6 +61,14 @@ const wordsOf = (variation: VariationAnswer): string => Object.values(variation.
       <span class="number small" role="status"
         >{{ batch.made }} of {{ batch.files }} files {{ left }}</span
       >
+      <LinkButton
+        v-if="batch.made"
+        :to="{ name: 'batch', params: { id: batch.id } }"
+        size="small"
+        main
+      >
+        Choose among them
+      </LinkButton>
       <NButton v-if="turn" size="small" @click="emit('turn', turn)">{{
         turn === "cancel" ? "Cancel" : "Go on"
       }}</NButton>
@@ -116,7 +123,7 @@ const wordsOf = (variation: VariationAnswer): string => Object.values(variation.
       >
         <a v-if="outputOf(variation)" :href="outputOf(variation)!.url" target="_blank">
           <img
-            :src="outputOf(variation)!.url"
+            :src="`${outputOf(variation)!.url}?width=${tileWidth > 160 ? 640 : 320}`"
             :alt="wordsOf(variation)"
             :width="tileWidth"
             :height="shape ? Math.round((tileWidth * shape.height) / shape.width) : undefined"
@@ -137,11 +144,6 @@ const wordsOf = (variation: VariationAnswer): string => Object.values(variation.
         </figcaption>
       </figure>
     </div>
-    <nav v-if="pages > 1" class="pages" aria-label="Pages">
-      <NButton :disabled="page === 0" @click="page--">Earlier</NButton>
-      <span class="number">Page {{ page + 1 }} of {{ pages }}</span>
-      <NButton :disabled="page === pages - 1" @click="page++">Later</NButton>
-    </nav>
   </section>
 </template>
 
@@ -222,11 +224,5 @@ figcaption {
 
 .look {
   color: var(--lemon-ink);
-}
-
-.pages {
-  display: flex;
-  gap: 12px;
-  align-items: center;
 }
 </style>

@@ -1,15 +1,21 @@
 <script setup lang="ts">
-import { NButton, NCheckbox, NRadio, NRadioGroup } from "naive-ui";
+import { NButton, NCheckbox, NPopconfirm, NRadio, NRadioGroup, NSelect } from "naive-ui";
 import { computed } from "vue";
 import { useBatch } from "./batch";
 import PictureChoice from "../../common/PictureChoice.vue";
 import { usePiece } from "../piece";
 import { counted } from "../../common/counted";
 import FileFields from "../deliver/FileFields.vue";
+import NeverList from "./NeverList.vue";
+import SpreadChoice from "./SpreadChoice.vue";
+import { sizeOf } from "../../common/size-of";
 
 /** In the ledger: how the table is combined, for which sizes, and how much that makes. */
 const batch = useBatch();
 const open = usePiece();
+
+/** From so many files on it is asked whether they are meant. */
+const MANY = 2000;
 
 const ready = computed(() => (batch.plan?.files ?? 0) > 0);
 const count = computed(() => {
@@ -19,6 +25,16 @@ const count = computed(() => {
   const sizes = counted(batch.placements.length, "size");
   return `${variations} × ${sizes} = ${counted(plan.files, "file")}`;
 });
+
+const cost = computed(() => {
+  const { plan } = batch;
+  if (!plan?.files) return "";
+  const { seconds } = plan;
+  const time =
+    seconds < 90 ? counted(seconds, "second") : counted(Math.round(seconds / 60), "minute");
+  return `about ${time}, ${sizeOf(plan.bytes)}`;
+});
+const together = computed(() => batch.columns.map(({ name, label }) => ({ value: name, label })));
 
 function toggle(list: string[], id: string): string[] {
   return list.includes(id) ? list.filter((other) => other !== id) : [...list, id];
@@ -31,8 +47,28 @@ function toggle(list: string[], id: string): string[] {
       <legend>Pairing</legend>
       <NRadioGroup v-model:value="batch.pairing" name="pairing"
         ><NRadio value="in-step">In step: row by row</NRadio
-        ><NRadio value="every-mix">Every mix of the columns</NRadio></NRadioGroup
+        ><NRadio value="every-mix">Every mix of the columns</NRadio
+        ><NRadio value="together">Some in step, the rest mixed</NRadio></NRadioGroup
       >
+      <NSelect
+        v-if="batch.pairing === 'together'"
+        v-model:value="batch.groups"
+        multiple
+        size="small"
+        :options="together"
+        placeholder="Columns that go in step"
+        :input-props="{ 'aria-label': 'Columns that go in step' }"
+      />
+      <NCheckbox
+        v-if="batch.pairing !== 'in-step'"
+        :checked="batch.sample === 'pairs'"
+        @update:checked="batch.sample = $event ? 'pairs' : 'all'"
+        >Only a sample in which every two values meet</NCheckbox
+      >
+    </fieldset>
+    <fieldset v-if="batch.pairing !== 'in-step' && batch.columns.length > 1">
+      <legend>Never together</legend>
+      <NeverList v-model="batch.never" :columns="batch.columns" />
     </fieldset>
     <fieldset>
       <legend>Layout</legend>
@@ -50,6 +86,15 @@ function toggle(list: string[], id: string): string[] {
       </legend>
       <PictureChoice v-model="batch.pictures" :brand="open.piece?.brand ?? ''" />
     </fieldset>
+    <fieldset v-if="open.brand">
+      <legend>
+        Spreads
+        <span class="quiet">{{
+          batch.spreads.length ? `${batch.spreads.length} chosen` : "the piece's own"
+        }}</span>
+      </legend>
+      <SpreadChoice v-model="batch.spreads" :brand="open.brand" />
+    </fieldset>
     <fieldset>
       <legend>Sizes</legend>
       <NCheckbox
@@ -62,8 +107,15 @@ function toggle(list: string[], id: string): string[] {
     </fieldset>
     <FileFields v-model:format="batch.format" v-model:scale="batch.scale" />
     <div class="make">
-      <strong class="number" role="status">{{ count }}</strong>
-      <NButton type="primary" :disabled="!ready" @click="batch.start()">Make batch</NButton>
+      <div role="status">
+        <strong class="number">{{ count }}</strong>
+        <span v-if="cost" class="quiet small number">, {{ cost }}</span>
+      </div>
+      <NPopconfirm v-if="(batch.plan?.files ?? 0) >= MANY" @positive-click="batch.start()">
+        <template #trigger><NButton type="primary">Make batch</NButton></template>
+        {{ count }}: {{ cost }}. Make them all?
+      </NPopconfirm>
+      <NButton v-else type="primary" :disabled="!ready" @click="batch.start()">Make batch</NButton>
     </div>
   </section>
 </template>

@@ -15,7 +15,7 @@ onMounted(() => void batch.refresh());
   <div class="batch">
     <h2>Batch</h2>
     <TableField />
-    <InLedger v-if="batch.table"><BatchSetup /></InLedger>
+    <InLedger><BatchSetup /></InLedger>
     <p v-if="batch.failure" class="failure" role="alert">{{ batch.failure }}</p>
     <section v-if="batch.batches.length" class="results" aria-label="Batches">
       <BatchResult

@@ -7,24 +7,50 @@ import {
   type BatchPlan,
   type BatchRequest,
   type ImageFormat,
+  type ResultsAnswer,
 } from "../../../core/api";
-import { tableOfAlternatives, type Pairing, type Table, type TableNote } from "../../../core/batch";
+import {
+  slotNamed,
+  SPREAD_COLUMN,
+  tableOfAlternatives,
+  type Condition,
+  type Pairing,
+  type Sample,
+  type Table,
+  type TableNote,
+} from "../../../core/batch";
+import { spreadName } from "../../../core/brand";
+import type { Spread } from "../../../core/colour";
+import { slotName } from "../../../core/message";
 import { isPicture } from "../../../core/piece";
 import { api } from "../../api/client";
+import { useLibrary } from "../../common/library";
 import { usePiece } from "../piece";
 import { useToasts } from "../../common/toasts";
 
 const ASK_EVERY = 400;
 
+/** What varies: its different values, as conditions name them and as they are read. */
+export interface BatchColumn {
+  name: string;
+  label: string;
+  values: { key: string; label: string }[];
+}
+
 /** The batch that is being set up for the open piece, what it would make, and the batches made before. */
 export const useBatch = defineStore("batch", () => {
   const open = usePiece();
   const toasts = useToasts();
+  const library = useLibrary();
   const table = shallowRef<Table>();
   const tableNotes = shallowRef<TableNote[]>([]);
   const pairing = ref<Pairing>("in-step");
+  const groups = ref<string[]>([]);
+  const never = ref<Condition[]>([]);
+  const sample = ref<Sample>("all");
   const alike = ref(true);
   const pictures = ref<string[]>([]);
+  const spreads = ref<Spread[]>([]);
   const placements = ref<string[]>([]);
   const format = ref<ImageFormat>("jpeg");
   const scale = ref<1 | 2>(1);
@@ -32,22 +58,63 @@ export const useBatch = defineStore("batch", () => {
   const failure = ref("");
   const batches = shallowRef<BatchAnswer[]>([]);
   let timer: ReturnType<typeof setTimeout> | undefined;
+  let beginning: { piece: string; next: ResultsAnswer["next"] } | undefined;
 
   const pictureSlot = computed(
     () => Object.entries(open.piece?.message ?? {}).find(([, filling]) => isPicture(filling))?.[0],
   );
   const request = computed<BatchRequest | undefined>(() => {
-    if (!table.value) return undefined;
+    const varies = pictures.value.length > 0 || spreads.value.length > 0;
+    if (!table.value && !varies) return undefined;
     const slot = pictureSlot.value;
     return {
-      table: table.value,
+      ...(table.value ? { table: table.value } : {}),
       pairing: pairing.value,
+      groups: groups.value.length > 0 ? [groups.value] : [],
+      never: never.value,
+      sample: pairing.value === "in-step" ? "all" : sample.value,
       alike: alike.value,
       placements: placements.value,
       format: format.value,
       scale: scale.value,
+      spreads: spreads.value,
       ...(slot && pictures.value.length > 0 ? { pictures: { slot, ids: pictures.value } } : {}),
     };
+  });
+  /** All that varies, in the order in which it is mixed. */
+  const columns = computed<BatchColumn[]>(() => {
+    const { piece, brand } = open;
+    if (!piece || !brand) return [];
+    const slots = Object.keys(piece.message);
+    const ofTable = (table.value?.columns ?? []).flatMap((heading, at) => {
+      const name = slotNamed(heading, slots);
+      if (!name || (name === pictureSlot.value && pictures.value.length > 0)) return [];
+      const cells = new Set(table.value!.rows.map((row) => row[at]?.trim() ?? ""));
+      const values = [...cells].filter(Boolean).map((cell) => ({ key: cell, label: cell }));
+      return [{ name, label: slotName(name), values }];
+    });
+    const named = (id: string): string =>
+      library.pictures.find((one) => one.id === id)?.name ?? "a picture";
+    const slot = pictureSlot.value;
+    const ofPictures =
+      slot && pictures.value.length > 0
+        ? [
+            {
+              name: slot,
+              label: slotName(slot),
+              values: pictures.value.map((id) => ({ key: id, label: named(id) })),
+            },
+          ]
+        : [];
+    const ofSpreads = {
+      name: SPREAD_COLUMN,
+      label: "Spread",
+      values: spreads.value.map((spread, index) => ({
+        key: String(index + 1),
+        label: spreadName(brand, spread),
+      })),
+    };
+    return [...ofTable, ...ofPictures, ...(ofSpreads.values.length > 0 ? [ofSpreads] : [])];
   });
 
   watch(
@@ -57,12 +124,28 @@ export const useBatch = defineStore("batch", () => {
       tableNotes.value = [];
       plan.value = undefined;
       pictures.value = [];
+      spreads.value = [];
+      groups.value = [];
+      never.value = [];
       batches.value = [];
       placements.value = (open.piece?.sizes ?? []).slice(0, 3).map((size) => size.placement);
+      if (beginning && beginning.piece === open.piece?.id) {
+        const { next } = beginning;
+        beginning = undefined;
+        table.value = next.table;
+        pictures.value = next.pictures;
+        spreads.value = next.spreads;
+        pairing.value = "every-mix";
+      }
     },
     { immediate: true },
   );
   watchDebounced(request, () => void count(), { debounce: 120 });
+
+  /** When that piece is opened next, its batch begins with these values. */
+  function beginWith(piece: string, next: ResultsAnswer["next"]): void {
+    beginning = { piece, next };
+  }
 
   /** What would be made, counted by the server; a problem with the table shows in its place. */
   async function count(): Promise<void> {
@@ -144,8 +227,13 @@ export const useBatch = defineStore("batch", () => {
     table,
     tableNotes,
     pairing,
+    groups,
+    never,
+    sample,
     alike,
     pictures,
+    spreads,
+    columns,
     placements,
     format,
     scale,
@@ -153,6 +241,7 @@ export const useBatch = defineStore("batch", () => {
     failure,
     batches,
     pictureSlot,
+    beginWith,
     read,
     takeAlternatives,
     clear,

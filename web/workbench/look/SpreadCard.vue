@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import type { Brand } from "../../../core/brand";
-import { baseId, type Spread } from "../../../core/colour";
+import { spreadName, type Brand } from "../../../core/brand";
+import type { Spread } from "../../../core/colour";
 import type { Piece } from "../../../core/piece";
 import { useLibrary } from "../../common/library";
 import { useWall } from "../../wall/use-wall";
@@ -21,16 +21,7 @@ const lead = computed(() => library.placementOf(props.piece, props.piece.lead));
 const width = computed(() =>
   lead.value ? Math.sqrt((24_000 * lead.value.width) / lead.value.height) : 0,
 );
-const colourName = (id = ""): string =>
-  props.brand.colours.find((colour) => colour.id === baseId(id))?.name ?? "another colour";
-/** The words and the ground, then the third colour where there is one. */
-const name = computed(() => {
-  const { backdrop, headline, action, ornament } = props.spread;
-  const pair = [backdrop, headline].map((id) => baseId(id ?? ""));
-  const third = [action, ornament].map((id) => baseId(id ?? "")).find((id) => !pair.includes(id));
-  const [ground, words] = pair.map(colourName);
-  return `${words} on ${ground}${third ? ` with ${colourName(third)}` : ""}`;
-});
+const name = computed(() => spreadName(props.brand, props.spread));
 </script>
 
 <template>

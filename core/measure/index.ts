@@ -1,0 +1,2 @@
+export { bitsApart, coloursApart, fromHex } from "./look";
+export { measure, Measured, Measures } from "./measures";

@@ -1,0 +1,59 @@
+import type { BatchRequest } from "../../core/api";
+import {
+  readTable,
+  SPREAD_COLUMN,
+  tableNote,
+  unequal,
+  type Combining,
+  type Lists,
+  type ValueNames,
+} from "../../core/batch";
+import { spreadName, type Brand } from "../../core/brand";
+import { isPicture, type Piece } from "../../core/piece";
+import type { Library } from "./library";
+
+const NO_TABLE: Lists = { slots: [], rows: [], notes: [] };
+
+/** What a request asks to be combined. Throws what `readTable` throws, and `not-found` for a picture. */
+export async function combiningOf(
+  piece: Piece,
+  request: BatchRequest,
+  library: Library,
+): Promise<Combining> {
+  const pictures = await library.pictures();
+  const { table, pairing, groups, sample, spreads } = request;
+  const beside = (request.pictures?.ids.length ?? 0) > 0 || spreads.length > 0;
+  // A table that is still empty is no table where something else varies.
+  const lists =
+    table && (table.rows.length > 0 || !beside) ? readTable(table, piece, pictures) : NO_TABLE;
+  for (const id of request.pictures?.ids ?? []) await library.picture(id);
+  const idOf = (column: string, value: string): string =>
+    isPicture(piece.message[column])
+      ? (pictures.find(({ id, name }) => id === value || name === value)?.id ?? value)
+      : value;
+  const never = request.never.map((condition) =>
+    Object.fromEntries(
+      Object.entries(condition).map(([column, value]) => [column, idOf(column, value)]),
+    ),
+  );
+  const chosen = request.pictures?.ids.length ? request.pictures : undefined;
+  const combining = { lists, pictures: chosen, spreads, pairing, groups, never, sample };
+  const rounds = unequal(combining).map((about) => tableNote("comes-round", about));
+  return { ...combining, lists: { ...lists, notes: [...lists.notes, ...rounds] } };
+}
+
+/** How the values of a batch's variations are called. */
+export async function namesFor(library: Library, brand: Brand): Promise<ValueNames> {
+  const names = new Map((await library.pictures()).map(({ id, name }) => [id, name]));
+  return {
+    picture: (id) => names.get(id) ?? "a picture that is gone",
+    spread: (spread) => spreadName(brand, spread),
+  };
+}
+
+/** The columns of a batch in the order in which they vary. */
+export const columnsOf = (values: readonly Readonly<Record<string, string>>[]): string[] => {
+  const all = new Set(values.flatMap(Object.keys));
+  const last = all.delete(SPREAD_COLUMN) ? [SPREAD_COLUMN] : [];
+  return [...all, ...last];
+};

@@ -1,0 +1,210 @@
+import { and, eq } from "drizzle-orm";
+import type {
+  ContactSheet,
+  PieceAnswer,
+  ResultsAnswer,
+  ResultsTable,
+  SheetVariation,
+  VariationMark,
+} from "../../core/api";
+import {
+  applyVariation,
+  SPREAD_COLUMN,
+  valuesOf,
+  variationName,
+  type TableNote,
+  type ValueNames,
+} from "../../core/batch";
+import type { Spread } from "../../core/colour";
+import { repeatedLooks, repeatedWords, type Looking } from "../../core/choosing";
+import { copyPiece } from "../../core/piece";
+import { problem } from "../../core/problem";
+import { analyse, bestValues, readResults, sayColumn, sayVariations } from "../../core/results";
+import type { ServerContext } from "../context";
+import { batches, outputs, verdicts } from "../store/tables";
+import { columnsOf, namesFor } from "./batch-request";
+import type { BatchRow } from "./batch-runner";
+import { outputAnswer, type Batches } from "./batches";
+import type { Library } from "./library";
+import type { Pieces } from "./pieces";
+
+/** Choosing among the variations of a batch: what was measured of them, what a person decided, how they did. */
+export class Choosing {
+  constructor(
+    private readonly context: ServerContext,
+    private readonly batches: Batches,
+    private readonly pieces: Pieces,
+    private readonly library: Library,
+  ) {}
+
+  /** All variations on one placement, the batch's first if none is said. */
+  async sheet(id: string, wanted?: string): Promise<ContactSheet> {
+    const row = await this.batches.row(id);
+    const placement = wanted ?? row.request.placements[0]!;
+    if (!row.request.placements.includes(placement))
+      throw problem("not-found", { what: "size of the batch", id: placement });
+    const { read } = this.context.store;
+    const [batch, made, marked, names] = await Promise.all([
+      this.batches.get(id),
+      read
+        .select()
+        .from(outputs)
+        .where(and(eq(outputs.batch, id), eq(outputs.placement, placement))),
+      read.select().from(verdicts).where(eq(verdicts.batch, id)),
+      namesFor(this.library, row.brand),
+    ]);
+    const outputOf = new Map(made.map((output) => [output.variation, output]));
+    const markOf = new Map(marked.map((mark) => [mark.variation, mark]));
+    const looks = repeatedLooks(
+      made.flatMap(({ variation: index, measured }): Looking[] =>
+        measured ? [{ index, hash: measured.hash, colours: measured.colours }] : [],
+      ),
+    );
+    const variations = row.variations.map((variation, index): SheetVariation => {
+      const output = outputOf.get(index);
+      const mark = markOf.get(index);
+      const distinctness = looks.distinctness.get(index);
+      const { hash: _hash, colours: _colours, ...measures } = output?.measured ?? {};
+      return {
+        index,
+        name: variationName(index, row.variations.length),
+        values: valuesOf(variation, names),
+        ...(mark?.verdict ? { verdict: mark.verdict } : {}),
+        ...(mark?.note ? { note: mark.note } : {}),
+        ...(output ? { output: outputAnswer(output) } : {}),
+        ...(output?.measured
+          ? {
+              marks: {
+                ...(measures as NonNullable<SheetVariation["marks"]>),
+                ...(distinctness === undefined ? {} : { distinctness }),
+              },
+            }
+          : {}),
+      };
+    });
+    return {
+      batch,
+      placement,
+      columns: columnsOf(variations.map(({ values }) => values)),
+      variations,
+      repeats: [...repeatedWords(row.variations.map(wordsOf)), ...looks.repeats],
+    };
+  }
+
+  /** Writes down what a person decides of a variation. */
+  async mark(id: string, variation: number, change: VariationMark): Promise<void> {
+    await this.known(id, variation);
+    const key = { batch: id, variation };
+    const isIt = and(eq(verdicts.batch, id), eq(verdicts.variation, variation));
+    await this.context.store.write(async (tx) => {
+      await tx.insert(verdicts).values(key).onConflictDoNothing();
+      if (Object.keys(change).length > 0) await tx.update(verdicts).set(change).where(isIt);
+    });
+  }
+
+  /** Joins a report of how variations did to the batch, in place of an earlier one. */
+  async readResults(id: string, { table, shown, acted }: ResultsTable): Promise<ResultsAnswer> {
+    const row = await this.batches.row(id);
+    const { results, notes } = readResults(table, namedOf(row), { shown, acted });
+    await this.context.store.write((tx) =>
+      tx.update(batches).set({ results }).where(eq(batches.id, id)),
+    );
+    return this.analysed({ ...row, results }, notes);
+  }
+
+  /** What was read before. Throws `not-found` as long as nothing was. */
+  async results(id: string): Promise<ResultsAnswer> {
+    return this.analysed(await this.batches.row(id), []);
+  }
+
+  async removeResults(id: string): Promise<void> {
+    await this.batches.row(id);
+    await this.context.store.write((tx) =>
+      tx.update(batches).set({ results: null }).where(eq(batches.id, id)),
+    );
+  }
+
+  private async analysed(row: BatchRow, notes: TableNote[]): Promise<ResultsAnswer> {
+    if (!row.results) throw problem("not-found", { what: "report on batch", id: row.id });
+    const names = await namesFor(this.library, row.brand);
+    const valuesAt = (index: number): Record<string, string> => {
+      const variation = row.variations[index];
+      return variation ? valuesOf(variation, names) : {};
+    };
+    const analysis = analyse(row.results, valuesAt);
+    const nameOf = (index: number): string => variationName(index, row.variations.length);
+    return {
+      analysis,
+      said: {
+        variations: sayVariations(analysis, nameOf),
+        columns: Object.fromEntries(
+          analysis.columns.map((effect) => [effect.column, sayColumn(effect)]),
+        ),
+      },
+      next: nextOf(row, bestValues(analysis, valuesAt), names),
+      notes,
+    };
+  }
+
+  /** A variation as a piece of its own, beside the one that it is of, to be changed by hand. */
+  async asPiece(id: string, variation: number): Promise<PieceAnswer> {
+    const row = await this.known(id, variation);
+    const { crate } = await this.pieces.get(row.piece);
+    return this.pieces.create(crate.id, (pieceId) => {
+      const piece = applyVariation(row.document, row.variations[variation]!);
+      const name = variationName(variation, row.variations.length);
+      return Promise.resolve(copyPiece(piece, pieceId, `${piece.title}, ${name}`));
+    });
+  }
+
+  /** Throws `not-found` for a variation that the batch does not have. */
+  private async known(id: string, variation: number): Promise<BatchRow> {
+    const row = await this.batches.row(id);
+    if (!row.variations[variation])
+      throw problem("not-found", { what: "variation", id: String(variation) });
+    return row;
+  }
+}
+
+const namedOf = ({ variations }: BatchRow) =>
+  variations.map((_, index) => ({ index, name: variationName(index, variations.length) }));
+
+/** What the variations with those values had, as a batch is asked for. */
+function nextOf(
+  { variations }: BatchRow,
+  best: Readonly<Record<string, readonly string[]>>,
+  names: ValueNames,
+): ResultsAnswer["next"] {
+  const pictures = new Set<string>();
+  const spreads = new Map<string, Spread>();
+  const words: [string, readonly string[]][] = [];
+  for (const [column, wanted] of Object.entries(best)) {
+    const values = variations.flatMap(({ message }) => message[column] ?? []);
+    if (column === SPREAD_COLUMN) {
+      for (const { spread } of variations)
+        if (spread && wanted.includes(names.spread(spread)))
+          spreads.set(names.spread(spread), spread);
+    } else if (values.some((value) => "picture" in value)) {
+      for (const value of values)
+        if ("picture" in value && wanted.includes(names.picture(value.picture)))
+          pictures.add(value.picture);
+    } else words.push([column, wanted]);
+  }
+  const rows = Math.max(0, ...words.map(([, values]) => values.length));
+  const table = {
+    columns: words.map(([column]) => column),
+    rows: Array.from({ length: rows }, (_, at) => words.map(([, values]) => values[at] ?? "")),
+  };
+  return {
+    ...(rows > 0 ? { table } : {}),
+    pictures: [...pictures],
+    spreads: [...spreads.values()],
+  };
+}
+
+const wordsOf = ({ message }: BatchRow["variations"][number], index: number) => ({
+  index,
+  words: Object.values(message)
+    .flatMap((value) => ("text" in value ? [value.text] : []))
+    .join(" "),
+});
