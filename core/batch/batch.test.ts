@@ -227,6 +227,19 @@ describe("names", () => {
     );
   });
 
+  it("take a variation's values, and folders at a slash that no value can make", () => {
+    const values = {
+      headline: "../Boats / at rest, and a very long tail of words that nobody will want",
+    };
+    const name = (pattern: string) =>
+      new Namer(pattern, ["headline"]).name({ ...parts, values }, "png");
+    expect(name("{placement}/{variation}_{headline}")).to.equal(
+      "story/v01_boats-at-rest-and-a-very-long-tail-of-word.png",
+    );
+    expect(name("/{headline}/../{variation}")).to.match(/^boats-[^/]*\/graphic\/v01\.png$/);
+    expect(() => new Namer("{headline}")).to.throw("{headline}");
+  });
+
   it("refuse a part that is not known", () => {
     expect(() => new Namer("{crate}_{client}")).to.throw("{client}");
   });

@@ -1,7 +1,7 @@
 import { compiled, lgam, ndtr, ndtri } from "cephes";
 import { expect } from "chai";
 import fc from "fast-check";
-import { analyse, readResults, sayColumn, sayVariations, type Results } from "./index";
+import { analyse, bestValues, readResults, sayColumn, sayVariations, type Results } from "./index";
 import { fisher, holm, neededEach, pOfDifference, wilson } from "./proportions";
 
 const of = (acted: number, shown: number) => ({ acted, shown });
@@ -217,6 +217,26 @@ describe("results of a batch", () => {
     }));
     expect(pOfDifference(later[0]!, later[1]!)).to.be.below(0.05);
     expect(sayColumn(effect!)[1]).to.match(/about [\d,]+ more of each would show it/);
+  });
+
+  it("tell what a next batch can begin with: what did best, and what may be as good", () => {
+    const counts = variations.map(({ index }) => ({
+      variation: index,
+      shown: 4000,
+      acted: (index < 4 ? 160 : index < 8 ? 150 : 60) + (index % 2),
+    }));
+    const analysis = analyse({ shown: "Shown", acted: "Clicks", counts }, values);
+    expect(bestValues(analysis, values)).to.deep.equal({
+      headline: ["Boats", "Harbour"],
+      picture: ["rope.jpg", "quay.jpg"],
+    });
+    // Each with a headline of its own: those of the variations that may be the best.
+    const own = (variation: number) => ({ headline: `Headline ${variation}`, picture: "one.jpg" });
+    const best = bestValues(analyse({ shown: "Shown", acted: "Clicks", counts }, own), own);
+    expect(Object.keys(best)).to.deep.equal(["headline"]);
+    expect(best.headline).to.have.members(
+      [0, 1, 2, 3, 4, 5, 6, 7].map((variation) => `Headline ${variation}`),
+    );
   });
 
   it("warn where a value never ran beside the others", () => {

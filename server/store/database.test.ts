@@ -7,7 +7,7 @@ import { demoBrand, demoPiece, root } from "../../tests/support/demo";
 import { Store } from "./database";
 import { Grouped } from "./grouped";
 import { sql, type SQL } from "drizzle-orm";
-import { brands, crates, edits, files, pieces, placements, settings } from "./tables";
+import { batches, brands, crates, edits, files, pieces, placements, settings } from "./tables";
 
 describe("the store", () => {
   let folder: string;
@@ -99,6 +99,23 @@ describe("the store", () => {
     expect(old.to).to.deep.equal({ picture: "b" });
     const [stored] = await store.read.select().from(files);
     expect(stored!.picture).to.deep.equal({ id: "a" });
+  });
+
+  it("gives variations that were slots alone their message, in their order", async () => {
+    const old = [{ headline: { text: "A" } }, {}, { picture: { picture: "b" } }];
+    const put = (statement: SQL) => store.write((tx) => tx.run(statement));
+    await put(sql`INSERT INTO brands (id, document, created) VALUES ('b2', '{}', 'now')`);
+    await put(sql`INSERT INTO crates (id, name, brand, created) VALUES ('c2', 'c', 'b2', 'now')`);
+    await put(
+      sql`INSERT INTO pieces (id, crate, position, revision, document, created) VALUES ('p2', 'c2', 0, 1, '{}', 'now')`,
+    );
+    await put(
+      sql`INSERT INTO batches (id, piece, request, variations, document, brand, created) VALUES ('v', 'p2', '{}', ${JSON.stringify(old)}, '{}', '{}', 'now')`,
+    );
+    const text = await readFile(join(root, "server/store/migrations/0016_choosing.sql"), "utf8");
+    await put(sql.raw(text.split("--> statement-breakpoint").at(-1)!));
+    const [row] = await store.read.select({ variations: batches.variations }).from(batches);
+    expect(row!.variations).to.deep.equal(old.map((message) => ({ message })));
   });
 
   describe("with ids from before they were checked", () => {
