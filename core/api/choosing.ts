@@ -26,7 +26,7 @@ export const SheetVariation = z.object({
   note: z.string().optional(),
   /** On the placement that was asked for, once it is made. */
   output: OutputAnswer.optional(),
-  /** Absent where it was made before there were measures. */
+  /** Absent until it is measured. */
   marks: Measures.extend({ distinctness: z.number().optional() }).optional(),
 });
 export type SheetVariation = z.infer<typeof SheetVariation>;
@@ -35,6 +35,8 @@ export type SheetVariation = z.infer<typeof SheetVariation>;
 export const ContactSheet = z.object({
   batch: BatchAnswer,
   placement: z.string(),
+  /** So many of its files are being measured; ask again. */
+  measuring: z.number().int(),
   columns: z.array(z.string()),
   variations: z.array(SheetVariation),
   repeats: z.array(Repeat),

@@ -2,7 +2,7 @@ import { labOf, type Thumbnail } from "../picture";
 import type { Box } from "../geometry";
 import { CosineTransform } from "./dct";
 
-/** So many cells a side, whatever the picture's sides. The source takes 64 by 48 at most. */
+/** So many cells a side, whatever the picture's sides. The source takes 64 by 48; with fewer, small things are lost. */
 export const ATTENTION_SIDE = 48;
 /** The smoothing of the source, in shares of the side. */
 const SPREAD = 0.045;
@@ -40,16 +40,20 @@ export function attentionIn(
   boxes: readonly Box[],
   { width, height }: { width: number; height: number },
 ): number {
-  let share = 0;
-  for (const [i, value] of attention.entries()) {
-    const x = (((i % ATTENTION_SIDE) + 0.5) / ATTENTION_SIDE) * width;
-    const y = ((Math.floor(i / ATTENTION_SIDE) + 0.5) / ATTENTION_SIDE) * height;
-    const isIn = ({ x: left, y: top, width: w, height: h }: Box): boolean =>
-      x >= left && x < left + w && y >= top && y < top + h;
-    if (boxes.some(isIn)) share += value;
+  const isIn = new Uint8Array(attention.length);
+  for (const box of boxes) {
+    const [left, right] = cellsBetween(box.x / width, (box.x + box.width) / width);
+    const [top, bottom] = cellsBetween(box.y / height, (box.y + box.height) / height);
+    for (let y = top; y < bottom; y++)
+      isIn.fill(1, y * ATTENTION_SIDE + left, y * ATTENTION_SIDE + Math.max(left, right));
   }
-  return share;
+  return attention.reduce((sum, value, i) => sum + (isIn[i] ? value : 0), 0);
 }
+
+/** The cells whose middles lie between two shares of the side: the first, and the one after the last. */
+const cellsBetween = (from: number, to: number): [number, number] => [cellFrom(from), cellFrom(to)];
+const cellFrom = (share: number): number =>
+  Math.max(0, Math.min(ATTENTION_SIDE, Math.ceil(share * ATTENTION_SIDE - 0.5)));
 
 function signature(values: Float64Array): Float64Array {
   const signs = transform
@@ -77,16 +81,17 @@ function smoothed(values: Float64Array): Float64Array {
 function alongRows(values: Float64Array): Float64Array {
   const side = ATTENTION_SIDE;
   const out = new Float64Array(values.length);
-  for (let row = 0; row < side; row++)
-    for (let x = 0; x < side; x++) {
-      let [sum, weights] = [0, 0];
-      const [first, last] = [Math.max(0, x - REACH), Math.min(side - 1, x + REACH)];
-      for (let from = first; from <= last; from++) {
-        const weight = KERNEL[from - x + REACH]!;
-        sum += weight * values[row * side + from]!;
-        weights += weight;
-      }
-      out[x * side + row] = sum / weights;
+  for (let x = 0; x < side; x++) {
+    const first = Math.max(0, x - REACH);
+    const last = Math.min(side - 1, x + REACH);
+    const weights = KERNEL.subarray(first - x + REACH, last - x + REACH + 1);
+    const all = weights.reduce((sum, weight) => sum + weight, 0);
+    for (let row = 0; row < side; row++) {
+      const from = row * side + first;
+      let sum = 0;
+      for (let i = 0; i < weights.length; i++) sum += weights[i]! * values[from + i]!;
+      out[x * side + row] = sum / all;
     }
+  }
   return out;
 }

@@ -1,52 +1,70 @@
 /**
  * The orthonormal cosine transform of a square of `side` × `side` values, row after row (type II; type III undoes it).
- * `side` is a multiple of four.
+ * `side` is even: waves of even number are the same from either end, the others turn over, so that half of the sums do.
  */
 export class CosineTransform {
-  /** The weight of input `n` for output `k` stands at `k * side + n`. */
+  private readonly half: number;
+  /** The weight of input `n` of the first half for output `k` stands at `k * half + n`. */
   private readonly basis: Float64Array;
-  private readonly turned: Float64Array;
 
   constructor(private readonly side: number) {
-    const at = (k: number, n: number): number =>
-      Math.sqrt((k === 0 ? 1 : 2) / side) * Math.cos((Math.PI * (2 * n + 1) * k) / (2 * side));
-    const all = (weight: (row: number, column: number) => number) =>
-      Float64Array.from({ length: side * side }, (_, i) => weight(Math.floor(i / side), i % side));
-    this.basis = all(at);
-    this.turned = all((n, k) => at(k, n));
+    this.half = side / 2;
+    this.basis = Float64Array.from({ length: side * this.half }, (_, i) => {
+      const k = Math.floor(i / this.half);
+      const n = i % this.half;
+      const scale = Math.sqrt((k === 0 ? 1 : 2) / side);
+      return scale * Math.cos((Math.PI * (2 * n + 1) * k) / (2 * side));
+    });
   }
 
   forward(values: Float64Array): Float64Array {
-    return this.rows(this.rows(values, this.basis), this.basis);
+    return this.rows(this.rows(values, this.transformed), this.transformed);
   }
 
   inverse(coefficients: Float64Array): Float64Array {
-    return this.rows(this.rows(coefficients, this.turned), this.turned);
+    return this.rows(this.rows(coefficients, this.restored), this.restored);
   }
 
-  /** Every row transformed, and rows and columns changed places; twice is both directions. */
-  private rows(values: Float64Array, weights: Float64Array): Float64Array {
+  /** Every row turned over by `turn`, and rows and columns changed places; twice is both directions. */
+  private rows(values: Float64Array, turn: (row: Float64Array, to: Float64Array) => void) {
     const { side } = this;
+    const turned = new Float64Array(side);
     const out = new Float64Array(side * side);
     for (let row = 0; row < side; row++) {
-      const from = row * side;
-      // Four outputs at a time read each value once.
-      for (let k = 0; k < side; k += 4) {
-        const [w0, w1, w2, w3] = [k * side, (k + 1) * side, (k + 2) * side, (k + 3) * side];
-        let [a, b, c, d] = [0, 0, 0, 0];
-        for (let n = 0; n < side; n++) {
-          const value = values[from + n]!;
-          a += weights[w0 + n]! * value;
-          b += weights[w1 + n]! * value;
-          c += weights[w2 + n]! * value;
-          d += weights[w3 + n]! * value;
-        }
-        out[w0 + row] = a;
-        out[w1 + row] = b;
-        out[w2 + row] = c;
-        out[w3 + row] = d;
-      }
+      turn(values.subarray(row * side, (row + 1) * side), turned);
+      for (let k = 0; k < side; k++) out[k * side + row] = turned[k]!;
     }
     return out;
   }
+
+  private readonly transformed = (row: Float64Array, to: Float64Array): void => {
+    const { side, half, basis } = this;
+    const sums = new Float64Array(half);
+    const differences = new Float64Array(half);
+    for (let n = 0; n < half; n++) {
+      sums[n] = row[n]! + row[side - 1 - n]!;
+      differences[n] = row[n]! - row[side - 1 - n]!;
+    }
+    for (let k = 0; k < side; k++) {
+      const from = k % 2 === 0 ? sums : differences;
+      let sum = 0;
+      for (let n = 0; n < half; n++) sum += basis[k * half + n]! * from[n]!;
+      to[k] = sum;
+    }
+  };
+
+  private readonly restored = (row: Float64Array, to: Float64Array): void => {
+    const { side, half, basis } = this;
+    const even = new Float64Array(half);
+    const odd = new Float64Array(half);
+    for (let k = 0; k < side; k++) {
+      const into = k % 2 === 0 ? even : odd;
+      const value = row[k]!;
+      for (let n = 0; n < half; n++) into[n]! += basis[k * half + n]! * value;
+    }
+    for (let n = 0; n < half; n++) {
+      to[n] = even[n]! + odd[n]!;
+      to[side - 1 - n] = even[n]! - odd[n]!;
+    }
+  };
 }

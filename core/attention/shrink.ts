@@ -17,20 +17,22 @@ const LOOKED_AT = 3;
  */
 export function shrink(picture: Pixels, width: number, height: number): Thumbnail {
   const { data, channels } = picture;
-  const across = samplesOf(picture.width, width);
-  const down = samplesOf(picture.height, height);
+  const across = samplesOf(picture.width, width, channels);
+  const down = samplesOf(picture.height, height, picture.width * channels);
+  const [wide, high] = [across.length / width, down.length / height];
+  const count = wide * high;
   const means = new Uint8Array(width * height * 3);
+  // Plain loops over flat lists: batches do this for every file.
   for (let row = 0, to = 0; row < height; row++)
     for (let column = 0; column < width; column++, to += 3) {
       let [red, green, blue] = [0, 0, 0];
-      for (const y of down[row]!)
-        for (const x of across[column]!) {
-          const at = (y * picture.width + x) * channels;
+      for (let i = row * high; i < (row + 1) * high; i++)
+        for (let j = column * wide; j < (column + 1) * wide; j++) {
+          const at = down[i]! + across[j]!;
           red += data[at]!;
           green += data[at + 1]!;
           blue += data[at + 2]!;
         }
-      const count = down[row]!.length * across[column]!.length;
       means[to] = Math.round(red / count);
       means[to + 1] = Math.round(green / count);
       means[to + 2] = Math.round(blue / count);
@@ -38,15 +40,11 @@ export function shrink(picture: Pixels, width: number, height: number): Thumbnai
   return { data: means, width, height };
 }
 
-/** For each cell of a side the pixels that are looked at, evenly over it; at least one. */
-function samplesOf(from: number, to: number): number[][] {
-  return Array.from({ length: to }, (_, cell) => {
-    const first = Math.floor((cell * from) / to);
-    const length = Math.max(1, Math.floor(((cell + 1) * from) / to) - first);
-    const count = Math.min(length, LOOKED_AT);
-    return Array.from(
-      { length: count },
-      (_, i) => first + Math.floor(((i + 0.5) * length) / count),
-    );
+/** For each cell of a side where the pixels stand that are looked at, equally many for all and evenly over it; at least one. */
+function samplesOf(from: number, to: number, stride: number): Int32Array {
+  const count = Math.max(1, Math.min(LOOKED_AT, Math.floor(from / to)));
+  return Int32Array.from({ length: to * count }, (_, i) => {
+    const [cell, part] = [Math.floor(i / count), i % count];
+    return stride * Math.floor(((cell + (part + 0.5) / count) * from) / to);
   });
 }

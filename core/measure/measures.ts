@@ -2,7 +2,6 @@ import { z } from "zod";
 import { ATTENTION_SIDE, attentionIn, attentionOf, shrink, type Pixels } from "../attention";
 import type { Box } from "../geometry";
 import type { LayoutReport, NodeReport } from "../preflight";
-import { seenParts, type Layout } from "../refit";
 import { balanceOf, clutterOf } from "./composition";
 import { LOOK_SOURCE, lookOf } from "./look";
 
@@ -30,9 +29,9 @@ export type Measured = z.infer<typeof Measured>;
 /** Pixels a side that edges are looked for in. */
 const FINE_SIDE = 96;
 
-/** Of a layout and what was painted of it, at whatever scale. */
-export function measure(layout: Layout, report: LayoutReport, pixels: Pixels): Measured {
-  const { nodes, floor } = report;
+/** Of a layout's report and what was painted of it, at whatever scale. */
+export function measure(report: LayoutReport, pixels: Pixels): Measured {
+  const { nodes, floor, focus } = report;
   const words = nodes.filter((node) => node.kind === "text");
   // The smaller ones are made of the larger one, whose sides they divide.
   const fine = shrink(pixels, FINE_SIDE, FINE_SIDE);
@@ -40,12 +39,12 @@ export function measure(layout: Layout, report: LayoutReport, pixels: Pixels): M
   const coarse = coarser(ATTENTION_SIDE);
   const attention = attentionOf(coarse);
   const on = (boxes: readonly Box[]): number | undefined =>
-    boxes.length > 0 ? tidy(attentionIn(attention, boxes, layout.placement)) : undefined;
+    boxes.length > 0 ? tidy(attentionIn(attention, boxes, report)) : undefined;
   return known({
     legibility: least(words.map(({ fontSize }) => fontSize && fontSize / floor)),
     contrast: least(words.map(({ contrast }) => contrast)),
     headline: on(inksOf(nodes, ["headline", "quote"])),
-    picture: on(focusOf(layout)),
+    picture: on(focus),
     action: on(inksOf(nodes, ["cta"])),
     clutter: tidy(clutterOf(fine)),
     balance: tidy(balanceOf(coarse)),
@@ -55,16 +54,6 @@ export function measure(layout: Layout, report: LayoutReport, pixels: Pixels): M
 
 const inksOf = (nodes: readonly NodeReport[], roles: readonly string[]): Box[] =>
   nodes.filter(({ role }) => roles.includes(role)).map(({ ink }) => ink);
-
-/** What the pictures show: their faces and things, or all of a picture of which nothing is known. */
-function focusOf({ placed }: Layout): Box[] {
-  return placed
-    .filter(({ node }) => node.type === "picture")
-    .flatMap((item) => {
-      const parts = seenParts(item).map(({ box }) => box);
-      return parts.length > 0 ? parts : [item.box];
-    });
-}
 
 function least(values: readonly (number | undefined)[]): number | undefined {
   const there = values.filter((value) => value !== undefined);

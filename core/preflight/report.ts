@@ -2,7 +2,7 @@ import type { LayoutId } from "../piece";
 import { shownSlots, wordSlots } from "../completion";
 import type { Box } from "../geometry";
 import type { TextNode } from "../resolve";
-import { roomOf, type Layout, type LeftOut, type Placed } from "../refit";
+import { roomOf, seenParts, type Layout, type LeftOut, type Placed } from "../refit";
 import { check, contrastOf, groundOf } from "./check";
 import { inkOf } from "./ink";
 import type { Finding } from "./finding";
@@ -44,6 +44,8 @@ export interface LayoutReport {
   floor: number;
   layout: LayoutId;
   nodes: NodeReport[];
+  /** Where the faces and things stand that its pictures show; of a picture of which nothing is known, all of it. */
+  focus: Box[];
   /** The message's slots that hold words, and those of them that have a node on this size. */
   slots: string[];
   shown: string[];
@@ -62,11 +64,21 @@ export function reportOf(layout: Layout): LayoutReport {
     floor: round(layout.floor),
     layout: layout.layoutId,
     nodes: layout.placed.map((item, index) => nodeReport(layout, item, index)),
+    focus: focusOf(layout).map(roundBox),
     slots: wordSlots(layout.resolved.piece),
     shown: shownOn(layout),
     left_out: layout.leftOut,
     findings: check(layout).map(roundFinding),
   };
+}
+
+function focusOf({ placed }: Layout): Box[] {
+  return placed
+    .filter(({ node }) => node.type === "picture")
+    .flatMap((item) => {
+      const parts = seenParts(item).map(({ box }) => box);
+      return parts.length > 0 ? parts : [item.box];
+    });
 }
 
 /** The slots whose words stand on a size. */

@@ -1,4 +1,4 @@
-import type { Analysis } from "./analysis";
+import type { Analysis } from "./schema";
 
 /**
  * For each column that varied, the values that may be the best: the one that did best, and those that it did not clearly

@@ -1,6 +1,6 @@
 import { tableNote, type Table, type TableNote } from "../batch";
 import { problem } from "../problem";
-import type { Results } from "./analysis";
+import type { Results } from "./schema";
 
 export interface NamedVariation {
   index: number;

@@ -1,5 +1,5 @@
 import { percent } from "../wording/numbers";
-import type { Analysis, ColumnEffect, Rated } from "./analysis";
+import type { Analysis, ColumnEffect, Rated } from "./schema";
 
 const within = ({ low, high }: Rated): string => `(between ${percent(low)} and ${percent(high)})`;
 

@@ -4,6 +4,7 @@ import type { LayoutChoices, LogoWish } from "../../core/api";
 import type { Brand } from "../../core/brand";
 import type { Area, FileId } from "../../core/files";
 import type { PaletteReading } from "../../core/palette";
+import type { Measured } from "../../core/measure";
 import { messagePictures, withFound, type Piece } from "../../core/piece";
 import { RoomFor } from "./room";
 import { crossed, type Crossing } from "../problems";
@@ -11,6 +12,7 @@ import type { Composition } from "../../core/siblings";
 import type {
   ComposeTask,
   LogoTask,
+  MeasureTask,
   RefitTask,
   RenderResult,
   RenderTask,
@@ -134,6 +136,11 @@ export class RenderPool {
     const hardest = await Promise.all(task.of.hardest.map(seen));
     const of = { ...task.of, longest, hardest };
     return this.named("composition", { ...(await this.seen(task)), of });
+  }
+
+  /** What can be measured of a finished file. */
+  async measured(task: MeasureTask): Promise<Measured> {
+    return this.named("measured", await this.seen(task));
   }
 
   /** A piece that a thread changes keeps its message as it was written. */

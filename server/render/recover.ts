@@ -8,7 +8,7 @@ export async function recoverOutput({
   path,
   format,
 }: Pick<RenderTask, "path" | "format">): Promise<
-  Omit<RenderResult, "findings" | "apart" | "measured"> | undefined
+  Omit<RenderResult, "findings" | "apart"> | undefined
 > {
   try {
     const image = await readFile(path);

@@ -1,4 +1,5 @@
 import sharp, { type Sharp } from "sharp";
+import type { Pixels } from "../../core/attention";
 import type { PictureFile } from "../../core/files";
 import { rasterOf, type Raster } from "../../core/picture";
 
@@ -35,6 +36,26 @@ const MOST_SAMPLED = 1600;
 export async function samplePixels(bytes: Buffer): Promise<Raster> {
   const room = { fit: "inside", withoutEnlargement: true, kernel: "nearest" } as const;
   return decoded(sharp(bytes, { density: 192 }).rotate().resize(MOST_SAMPLED, MOST_SAMPLED, room));
+}
+
+/** So many pixels a side at least tell what can be measured of a finished graphic. */
+const MEASURED_SIDE = 384;
+
+/** The pixels of a finished file, far fewer than it has. A JPEG is not even decoded whole. */
+export async function smallPixels(path: string): Promise<Pixels> {
+  const small = {
+    width: MEASURED_SIDE,
+    height: MEASURED_SIDE,
+    fit: "outside",
+    withoutEnlargement: true,
+  } as const;
+  const { data, info } = await sharp(path, { density: 36 })
+    .resize({ ...small, kernel: "linear" })
+    .flatten()
+    .toColourspace("srgb")
+    .raw()
+    .toBuffer({ resolveWithObject: true });
+  return { data, width: info.width, height: info.height, channels: 3 };
 }
 
 /** A logo at a size that serves every placement. */

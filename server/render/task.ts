@@ -1,7 +1,6 @@
 import type { ImageFormat, LogoWish } from "../../core/api";
 import type { Brand } from "../../core/brand";
 import type { FileId } from "../../core/files";
-import type { Measured } from "../../core/measure";
 import type { Piece } from "../../core/piece";
 import type { Placement } from "../../core/placements";
 import type { Class, Composition } from "../../core/siblings";
@@ -21,8 +20,6 @@ export interface RenderTask {
   keep?: boolean;
   /** Bytes that it is to have no more of, where lowering the quality helps. */
   most?: number;
-  /** What can be measured of it is wanted too. */
-  measured?: boolean;
 }
 
 /** A size of a piece that is to be laid out, and not painted. */
@@ -38,8 +35,10 @@ export interface RenderResult {
   apart: boolean;
   /** Where it was lowered to keep to the most bytes. */
   quality?: number;
-  measured?: Measured;
 }
+
+/** A finished file that is to be measured; it stands as its siblings do where it can. */
+export type MeasureTask = Pick<RenderTask, "piece" | "brand" | "placement" | "path" | "alike">;
 
 /** How pieces of a class stand on a size. */
 export interface ComposeTask extends RefitTask {

@@ -1,13 +1,12 @@
 import { workerData } from "node:worker_threads";
 import type { LayoutChoices } from "../../core/api";
 import type { Brand } from "../../core/brand";
-import { alternatives, withLead } from "../../core/engine";
+import { alternatives, withLead, type Made } from "../../core/engine";
 import type { FileId } from "../../core/files";
 import { inOneColour, readPalette, withoutGround, type PaletteReading } from "../../core/palette";
 import type { Piece } from "../../core/piece";
-import type { Pixels } from "../../core/attention";
-import { measure } from "../../core/measure";
-import { reportOf, toAct } from "../../core/preflight";
+import { measure, type Measured } from "../../core/measure";
+import { check, reportOf, toAct } from "../../core/preflight";
 import type { Composition } from "../../core/siblings";
 import type { Scene } from "../../core/scene";
 import { brandSheet } from "../../core/specimen";
@@ -20,11 +19,12 @@ import { collectIfLarge } from "./collect";
 import { encodeWithin } from "./encode";
 import { stepBack } from "./priority";
 import { recoverOutput } from "./recover";
-import { logoPixels, pngOf, samplePixels } from "./rendition";
+import { logoPixels, pngOf, samplePixels, smallPixels } from "./rendition";
 import { Studio } from "./studio";
 import type {
   ComposeTask,
   LogoTask,
+  MeasureTask,
   RefitTask,
   RenderResult,
   RenderTask,
@@ -37,35 +37,30 @@ stepBack();
 const files = new WithShipped(fonts, new Blobs(blobs));
 const studio = new Studio(files);
 
-/** At this scale a picture is painted that is only measured. */
-const MEASURED_AT = 0.2;
+/** How a piece stands on a size: as its siblings where it can, else by itself. */
+async function standing({
+  piece,
+  brand,
+  placement,
+  alike,
+}: MeasureTask): Promise<Made & { apart: boolean }> {
+  const same = sameBrand(brand);
+  const made = alike && (await studio.makeAlike(piece, alike, same, placement));
+  if (made) return { ...made, apart: false };
+  return { ...(await studio.make(piece, same, placement)), apart: alike !== undefined };
+}
 
 /** Makes one picture and writes it whole. */
 async function renderTask(task: RenderTask): Promise<RenderResult> {
-  const brand = sameBrand(task.brand);
-  const alike =
-    task.alike && (await studio.makeAlike(task.piece, task.alike, brand, task.placement));
-  const { layout, scene } = alike ?? (await studio.make(task.piece, brand, task.placement));
-  const report = reportOf(layout);
-  const said = {
-    findings: toAct(report.findings).length,
-    apart: task.alike !== undefined && !alike,
-  };
-  const measured = async (pixels?: Pixels): Promise<Pick<RenderResult, "measured">> =>
-    task.measured
-      ? { measured: measure(layout, report, pixels ?? (await studio.paint(scene, MEASURED_AT))) }
-      : {};
+  const { layout, scene, apart } = await standing(task);
+  const findings = toAct(check(layout)).length;
   const known = task.keep ? await recoverOutput(task) : undefined;
-  if (known) return { ...known, ...said, ...(await measured()) };
+  if (known) return { ...known, findings, apart };
   const { format, scale, most } = task;
-  const pixels = format === "svg" ? undefined : await studio.paint(scene, scale);
-  // What is painted is measured while it is encoded.
-  const [{ image, ...encoded }, measures] = await Promise.all([
-    pixels && format !== "svg"
-      ? encodeWithin(pixels, format, most)
-      : { image: await studio.encode(scene, format, scale) },
-    measured(pixels),
-  ]);
+  const { image, ...encoded } =
+    format === "svg"
+      ? { image: await studio.encode(scene, format, scale) }
+      : await encodeWithin(await studio.paint(scene, scale), format, most);
   await writeWhole(task.path, image);
   collectIfLarge();
   return {
@@ -74,9 +69,15 @@ async function renderTask(task: RenderTask): Promise<RenderResult> {
     bytes: image.length,
     sha256: fileId(image),
     ...encoded,
-    ...said,
-    ...measures,
+    findings,
+    apart,
   };
+}
+
+/** Measures a finished file. */
+async function measureTask(task: MeasureTask): Promise<Measured> {
+  const { layout } = await standing(task);
+  return measure(reportOf(layout), await smallPixels(task.path));
 }
 
 /** How the pieces of a class stand on a size. */
@@ -166,4 +167,5 @@ export const slidesOf = crossing(slidesTask);
 export const layouts = crossing(layoutsTask);
 export const lead = crossing(leadTask);
 export const fitted = crossing(fitTask);
+export const measured = crossing(measureTask);
 export const composition = crossing(composeTask);

@@ -119,8 +119,7 @@ export class BatchRunner {
     const placement = knownPlacement(piece, file.placement, lookup);
     // A file that was finished before the program was killed is whole, only not yet written down.
     const siblings = await alike?.composition(piece.message, placement);
-    const place = { piece, brand: row.brand, placement };
-    const task = { ...place, format, scale, path, keep: again, measured: true };
+    const task = { piece, brand: row.brand, placement, format, scale, path, keep: again };
     const result = await this.context.pool.run(
       siblings ? { ...task, alike: siblings } : task,
       signal,

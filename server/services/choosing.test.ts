@@ -24,8 +24,11 @@ describe("choosing among the variations of a batch", () => {
     placements: [PLACEMENT, "ad-leaderboard"],
     format: "jpeg",
   };
-  const sheet = async (placement = PLACEMENT): Promise<ContactSheet> =>
-    (await server.ask("GET", `/api/batches/${id}/sheet?placement=${placement}`)).body;
+  const sheet = (placement = PLACEMENT): Promise<ContactSheet> =>
+    until<ContactSheet>(
+      async () => (await server.ask("GET", `/api/batches/${id}/sheet?placement=${placement}`)).body,
+      ({ measuring }) => measuring === 0,
+    );
   const finished = (path: string) =>
     until(
       async () => (await server.ask("GET", path)).body,

@@ -19,23 +19,31 @@ import type { Spread } from "../../core/colour";
 import { repeatedLooks, repeatedWords, type Looking } from "../../core/choosing";
 import { copyPiece } from "../../core/piece";
 import { problem } from "../../core/problem";
-import { analyse, bestValues, readResults, sayColumn, sayVariations } from "../../core/results";
+import { bestValues, readResults, sayColumn, sayVariations } from "../../core/results";
+import { analyse } from "../../core/statistics";
 import type { ServerContext } from "../context";
 import { batches, outputs, verdicts } from "../store/tables";
 import { columnsOf, namesFor } from "./batch-request";
 import type { BatchRow } from "./batch-runner";
 import { outputAnswer, type Batches } from "./batches";
 import type { Library } from "./library";
+import { Measuring } from "./measuring";
 import type { Pieces } from "./pieces";
+import type { Placements } from "./placements";
 
 /** Choosing among the variations of a batch: what was measured of them, what a person decided, how they did. */
 export class Choosing {
+  private readonly measuring: Measuring;
+
   constructor(
     private readonly context: ServerContext,
     private readonly batches: Batches,
     private readonly pieces: Pieces,
     private readonly library: Library,
-  ) {}
+    placements: Placements,
+  ) {
+    this.measuring = new Measuring(context, placements);
+  }
 
   /** All variations on one placement, the batch's first if none is said. */
   async sheet(id: string, wanted?: string): Promise<ContactSheet> {
@@ -60,6 +68,7 @@ export class Choosing {
         measured ? [{ index, hash: measured.hash, colours: measured.colours }] : [],
       ),
     );
+    const measuring = this.measuring.begin(row, placement, made);
     const variations = row.variations.map((variation, index): SheetVariation => {
       const output = outputOf.get(index);
       const mark = markOf.get(index);
@@ -85,6 +94,7 @@ export class Choosing {
     return {
       batch,
       placement,
+      measuring,
       columns: columnsOf(variations.map(({ values }) => values)),
       variations,
       repeats: [...repeatedWords(row.variations.map(wordsOf)), ...looks.repeats],

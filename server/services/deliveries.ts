@@ -22,7 +22,7 @@ import type { Make } from "../jobs/queue";
 import { manifestTable } from "../files/manifest";
 import { ZipFile } from "../files/zip";
 import type { RenderResult, RenderTask } from "../render/task";
-import { deliveries } from "../store/tables";
+import { deliveries, type outputs } from "../store/tables";
 import { Alike } from "./alike";
 import { namesFor } from "./batch-request";
 import { outputName } from "./batch-runner";
@@ -65,7 +65,7 @@ interface Item {
 
 interface Ready {
   path: string;
-  result: Omit<RenderResult, "measured">;
+  result: RenderResult;
 }
 
 /** So many zips are made at once; the others wait. */
@@ -203,7 +203,7 @@ export class Deliveries {
           brand: row.brand,
           placement: knownPlacement(row.document, output.placement, lookup),
           variation: variationName(output.variation, row.variations.length),
-          ...(ready ? { ready: { path, result: output } } : { alike }),
+          ...(ready ? { ready: { path, result: resultOf(output) } } : { alike }),
         });
       }
     }
@@ -339,6 +339,23 @@ function fileOf(
   const said = { alt: altText(piece), findings, ...weight };
   return { file, placement, ...which, width, height, bytes, sha256, ...said };
 }
+
+/** What is known of a file that a batch has made. */
+const resultOf = ({
+  width,
+  height,
+  bytes,
+  sha256,
+  findings,
+  apart,
+}: typeof outputs.$inferSelect): RenderResult => ({
+  width,
+  height,
+  bytes,
+  sha256,
+  findings,
+  apart,
+});
 
 /** Files are also called by the columns of the batches that they come from. */
 const namerFor = ({ pattern }: DeliveryRequest, items: readonly Item[]): Namer =>

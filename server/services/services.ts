@@ -42,7 +42,7 @@ export function makeServices(context: ServerContext): Services {
   context.pool.knowing((ids) => library.areasOf(ids));
   const kits = new Kits(context, library, pieces, placements);
   const batches = new Batches(context, pieces, library, placements);
-  const choosing = new Choosing(context, batches, pieces, library);
+  const choosing = new Choosing(context, batches, pieces, library, placements);
   const deliveries = new Deliveries(context, pieces, library, batches, placements);
   const refits = new Refits(context, pieces, library, placements);
   const templates = new Templates(context, pieces);

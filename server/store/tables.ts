@@ -153,7 +153,7 @@ export const outputs = sqliteTable(
     findings: integer("findings").notNull(),
     /** It is laid out by itself, since its words did not fit in the layout of the others. */
     apart: integer("apart", { mode: "boolean" }).notNull().default(false),
-    /** Null for what was made before there were measures. */
+    /** Null until somebody wants to see it. */
     measured: text("measured", { mode: "json" }).$type<Measured>(),
   },
   (table) => [primaryKey({ columns: [table.batch, table.variation, table.placement] })],

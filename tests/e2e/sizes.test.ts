@@ -90,7 +90,7 @@ describe("the sizes of a piece", () => {
 
     const tall = size("Photo feed, tall").locator("canvas");
     const now = (await tall.screenshot()).toString("base64");
-    await page.getByRole("button", { name: "Compare with before" }).click();
+    await page.getByRole("button", { name: "Before", exact: true }).click();
     await settled(page);
     expect((await tall.screenshot()).toString("base64") === now).to.equal(false);
     await page.getByRole("button", { name: "Back to now" }).click();

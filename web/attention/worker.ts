@@ -1,6 +1,16 @@
-import { ATTENTION_SIDE, attentionOf, shrink, type Pixels } from "../../core/attention";
+import { expose } from "comlink";
+import {
+  ATTENTION_SIDE,
+  attentionOf,
+  shrink,
+  type Attention,
+  type Pixels,
+} from "../../core/attention";
 
-/** Where a picture is likely to be looked at, off the page's own thread. */
-addEventListener("message", ({ data }: MessageEvent<Pixels>) => {
-  postMessage(attentionOf(shrink(data, ATTENTION_SIDE, ATTENTION_SIDE)));
-});
+const predict = (pixels: Pixels): Attention =>
+  attentionOf(shrink(pixels, ATTENTION_SIDE, ATTENTION_SIDE));
+
+export type Predict = typeof predict;
+
+/** Where pictures are likely to be looked at, off the page's own thread. */
+expose(predict);

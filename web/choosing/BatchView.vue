@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { NButton, NSlider } from "naive-ui";
+import { NButton } from "naive-ui";
 import { useLocalStorage } from "@vueuse/core";
 import { computed, defineAsyncComponent, onBeforeUnmount, ref, watch } from "vue";
 import { CRITERIA } from "../../core/choosing";
@@ -10,6 +10,7 @@ import LibraryState from "../common/LibraryState.vue";
 import PageBar from "../common/PageBar.vue";
 import ChoiceBar from "../ui/ChoiceBar.vue";
 import SelectField from "../ui/SelectField.vue";
+import SliderField from "../ui/SliderField.vue";
 import { useChoosing, type Order, type Showing } from "./choosing";
 import CompareDialog from "./CompareDialog.vue";
 import DeliverKept from "./DeliverKept.vue";
@@ -65,6 +66,11 @@ const tile = computed(() => {
   return { width: wide, height: Math.round((wide * height) / width) };
 });
 
+const waiting = computed(() => {
+  const { batch, measuring } = choosing.sheet ?? {};
+  if (batch && batch.made < batch.files) return `${batch.made} of ${batch.files} files made`;
+  return measuring ? `${counted(measuring, "graphic")} still to be measured` : "";
+});
 const showings = computed(() => {
   const { all, open, keep, maybe, drop } = choosing.counts;
   return [
@@ -124,25 +130,18 @@ const columns = computed(() => [
               :options="columns"
             />
             <ChoiceBar v-model="choosing.showing" label="Shown" :options="showings" />
-            <NSlider
-              v-model:value="zoom"
+            <SliderField
+              v-model="zoom"
               class="zoom"
+              label="Size of the graphics"
               :min="90"
               :max="360"
               :step="6"
-              :tooltip="false"
-              aria-label="Size of the graphics"
             />
           </div>
           <div class="columns">
             <div class="graphics">
-              <p
-                v-if="choosing.sheet.batch.made < choosing.sheet.batch.files"
-                class="small quiet"
-                role="status"
-              >
-                {{ choosing.sheet.batch.made }} of {{ choosing.sheet.batch.files }} files made
-              </p>
+              <p v-if="waiting" class="small quiet" role="status">{{ waiting }}</p>
               <p v-if="choosing.why" class="why" role="status">
                 {{ choosing.why }}
                 <span class="quiet"

@@ -14,11 +14,13 @@ const choosing = useChoosing();
 
 /** CSS pixels; the width of a common phone. */
 const PHONE = 390;
+/** The names of the rows, and the room around the table. */
+const AROUND = 230;
 const held = computed(() => choosing.compared.flatMap((index) => choosing.all[index] ?? []));
 const width = computed(() =>
   Math.min(
     PHONE,
-    Math.floor((window.innerWidth - 120 - 24 * held.value.length) / held.value.length),
+    Math.floor((window.innerWidth - AROUND - 24 * held.value.length) / held.value.length),
   ),
 );
 
@@ -52,7 +54,7 @@ const marks = computed(() =>
     v-model:shown="shown"
     fill
     :title="`${held.length} side by side`"
-    :width="held.length * (width + 24) + 150"
+    :width="held.length * (width + 24) + 190"
   >
     <table>
       <thead>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { NSlider } from "naive-ui";
 import { CRITERIA } from "../../core/choosing";
+import SliderField from "../ui/SliderField.vue";
 import { useChoosing } from "./choosing";
 
 /** How much each criterion counts, in sight. */
@@ -12,16 +12,15 @@ const MOST = 3;
   <fieldset class="weights">
     <legend>Weights</legend>
     <template v-for="criterion in choosing.criteria" :key="criterion">
-      <span :id="`weight-${criterion}`" :title="CRITERIA[criterion].about">{{
+      <span :title="CRITERIA[criterion].about" aria-hidden="true">{{
         CRITERIA[criterion].name
       }}</span>
-      <NSlider
-        v-model:value="choosing.weights[criterion]"
+      <SliderField
+        v-model="choosing.weights[criterion]"
+        :label="`Weight of ${CRITERIA[criterion].name.toLowerCase()}`"
         :min="0"
         :max="MOST"
         :step="1"
-        :tooltip="false"
-        :aria-labelledby="`weight-${criterion}`"
       />
       <span class="number quiet">{{ choosing.weights[criterion] }}</span>
     </template>

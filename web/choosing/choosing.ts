@@ -138,7 +138,7 @@ export const useChoosing = defineStore("choosing", () => {
       if (id.value !== batch) return;
       sheet.value = answer;
       current.value ??= answer.variations[0]?.index;
-      if (isUnderWay(answer.batch.state))
+      if (isUnderWay(answer.batch.state) || answer.measuring > 0)
         timer = setTimeout(() => void open(batch, sheet.value?.placement), ASK_EVERY);
     } catch (error) {
       failure.value = (error as Error).message;
@@ -230,5 +230,5 @@ export const useChoosing = defineStore("choosing", () => {
   };
 });
 
-/** Of what was made before there were measures: it stands last. */
+/** Of what is not measured yet: it stands last. */
 const NO_MARKS = { clutter: NaN, balance: NaN } as const;

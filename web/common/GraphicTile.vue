@@ -16,6 +16,7 @@ const props = defineProps<{
 
 const canvas = useTemplateRef("canvas");
 const key = newTileKey();
+defineExpose({ canvas });
 
 function register(): void {
   const pixels = Math.max(1, Math.round(props.width * window.devicePixelRatio));

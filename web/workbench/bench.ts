@@ -7,6 +7,7 @@ export const useBench = defineStore("bench", () => {
   const open = usePiece();
   const selected = ref<string>();
   const showCovered = ref(false);
+  const showAttention = ref(false);
   /** Margins, middle and columns of the large size. */
   const showMargins = ref(false);
   /** The wall as it was before the last change. */
@@ -57,6 +58,7 @@ export const useBench = defineStore("bench", () => {
   return {
     selected,
     showCovered,
+    showAttention,
     showMargins,
     showBefore,
     large,

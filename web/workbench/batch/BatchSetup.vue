@@ -146,6 +146,7 @@ legend .quiet {
 
 .make {
   position: sticky;
+  z-index: 1;
   bottom: -32px;
   display: grid;
   gap: 8px;

@@ -79,12 +79,11 @@ function toggle(spread: Spread): void {
 .order {
   position: absolute;
   top: 2px;
-  right: 2px;
-  min-width: 16px;
-  padding: 2px;
-  background: var(--ink);
-  color: var(--card);
-  font: 650 11px/1 var(--text);
-  text-align: center;
+  left: 2px;
+  min-width: 18px;
+  border-radius: 9px;
+  background: var(--zest);
+  color: #1f2d2a;
+  font: 700 12px/1.5 var(--text);
 }
 </style>

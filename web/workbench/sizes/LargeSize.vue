@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, nextTick, ref, useTemplateRef, watch } from "vue";
+import { computed, defineAsyncComponent, nextTick, ref, useTemplateRef, watch } from "vue";
 import type { Placement } from "../../../core/placements";
 import GraphicTile from "../../common/GraphicTile.vue";
 import SafetyOverlay from "../../common/SafetyOverlay.vue";
@@ -24,6 +24,8 @@ const props = defineProps<{ placement: Placement; room: { width: number; height:
 const open = usePiece();
 const bench = useBench();
 const hand = useHand();
+const tile = useTemplateRef("tile");
+const LiveAttention = defineAsyncComponent(() => import("./LiveAttention.vue"));
 const wall = useWall({
   piece: () => (bench.showBefore && open.before) || (hand.draft ?? open.piece),
   brand: () => open.brand,
@@ -86,7 +88,14 @@ const widths = computed(() => wallWidths(others.value, 0.26));
     <div ref="view" class="view" :style="{ height: `${high}px` }">
       <div class="room">
         <div class="frame" :style="{ width: `${width}px` }">
-          <GraphicTile :wall="wall" :placement="placement" :width="width" :label="placement.name" />
+          <GraphicTile
+            ref="tile"
+            :wall="wall"
+            :placement="placement"
+            :width="width"
+            :label="placement.name"
+          />
+          <LiveAttention v-if="bench.showAttention" :wall="wall" :canvas="tile?.canvas" />
           <SafetyOverlay
             :placement="placement"
             :covered="bench.showCovered"

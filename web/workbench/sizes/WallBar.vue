@@ -20,19 +20,28 @@ const bench = useBench();
       quaternary
       :aria-pressed="bench.showBefore"
       :disabled="!open.before"
-      title="b"
+      title="Compare with how it was before the last change (b)"
       @click="bench.showBefore = !bench.showBefore"
     >
-      {{ bench.showBefore ? "Back to now" : "Compare with before" }}
+      {{ bench.showBefore ? "Back to now" : "Before" }}
     </NButton>
     <NButton
       :quaternary="!bench.showCovered"
       :secondary="bench.showCovered"
       :aria-pressed="bench.showCovered"
-      title="g"
+      title="What each channel covers and crops (g)"
       @click="bench.showCovered = !bench.showCovered"
     >
       Covered areas
+    </NButton>
+    <NButton
+      :quaternary="!bench.showAttention"
+      :secondary="bench.showAttention"
+      :aria-pressed="bench.showAttention"
+      title="Where it is likely to be looked at first (a)"
+      @click="bench.showAttention = !bench.showAttention"
+    >
+      Attention
     </NButton>
     <NButton v-if="bench.large" @click="bench.large = false"> Back to the wall </NButton>
     <slot v-else name="wall" />

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from "vue";
+import { computed, defineAsyncComponent, useTemplateRef } from "vue";
 import { isFact, slotName } from "../../../core/message";
 import { isLocal } from "../../../core/piece";
 import type { Placement } from "../../../core/placements";
@@ -17,6 +17,8 @@ const props = defineProps<{ placement: Placement; width: number; brief?: boolean
 const open = usePiece();
 const bench = useBench();
 const wall = useSharedWall();
+const tile = useTemplateRef("tile");
+const LiveAttention = defineAsyncComponent(() => import("./LiveAttention.vue"));
 
 const report = computed(() => wall.reports.value.get(props.placement.id));
 const isLead = computed(() => open.piece?.lead === props.placement.id);
@@ -63,7 +65,14 @@ function enlarge(): void {
         @dblclick="bench.large = true"
         @keydown.enter.prevent="enlarge"
       >
-        <GraphicTile :wall="wall" :placement="placement" :width="width" :label="placement.name" />
+        <GraphicTile
+          ref="tile"
+          :wall="wall"
+          :placement="placement"
+          :width="width"
+          :label="placement.name"
+        />
+        <LiveAttention v-if="bench.showAttention" :wall="wall" :canvas="tile?.canvas" />
         <SafetyOverlay
           :placement="placement"
           :covered="bench.showCovered"

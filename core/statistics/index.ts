@@ -1,0 +1,2 @@
+export { analyse } from "./analyse";
+export { fisher, holm, neededEach, pOfDifference, wilson } from "./proportions";

@@ -1,0 +1,88 @@
+import { and, eq } from "drizzle-orm";
+import { applyVariation } from "../../core/batch";
+import { knownPlacement } from "../../core/piece";
+import type { ServerContext } from "../context";
+import { Grouped } from "../store/grouped";
+import { outputs } from "../store/tables";
+import { Alike } from "./alike";
+import { outputName, type BatchRow } from "./batch-runner";
+import type { Placements } from "./placements";
+
+type Output = typeof outputs.$inferSelect;
+
+/** What is measured is written down together, this often (milliseconds). */
+const WRITE_EVERY = 200;
+
+/**
+ * Measures finished files of a batch, one placement at a time and only once somebody looks at it: making files is
+ * quicker without, and most placements are never ranked.
+ */
+export class Measuring {
+  private readonly going = new Set<string>();
+  /** Files that could not be measured, until the program is started again. */
+  private readonly failed = new Set<string>();
+
+  constructor(
+    private readonly context: ServerContext,
+    private readonly placements: Placements,
+  ) {}
+
+  /** Begins with what is not measured yet, and answers how many that are. A file that cannot be measured stays without. */
+  begin(row: BatchRow, placement: string, made: readonly Output[]): number {
+    const left = made.filter((one) => one.measured === null && !this.failed.has(nameOf(one)));
+    const key = `${row.id} ${placement}`;
+    if (left.length === 0 || this.going.has(key)) return left.length;
+    this.going.add(key);
+    this.measure(row, placement, left)
+      // The server closes, or the batch is gone: whoever looks again begins again.
+      .catch(() => undefined)
+      .finally(() => this.going.delete(key));
+    return left.length;
+  }
+
+  private async measure(row: BatchRow, placement: string, left: readonly Output[]): Promise<void> {
+    const { pool, made, store } = this.context;
+    const lookup = await this.placements.lookup();
+    const places = row.places ?? [];
+    const place =
+      places.find(({ id }) => id === placement) ?? knownPlacement(row.document, placement, lookup);
+    const alike = Alike.of(row, (task) => pool.composition(task));
+    const written = new Grouped<Pick<Output, "variation" | "measured">>(
+      (rows) =>
+        store.write(async (tx) => {
+          for (const { variation, measured } of rows)
+            await tx
+              .update(outputs)
+              .set({ measured })
+              .where(isOf(row.id, variation, placement));
+        }),
+      WRITE_EVERY,
+    );
+    let next = 0;
+    const worker = async (): Promise<void> => {
+      while (next < left.length) {
+        const { variation } = left[next++]!;
+        const piece = applyVariation(row.document, row.variations[variation]!);
+        const siblings = await alike?.composition(piece.message, place);
+        const path = made.place(outputName(row, variation, placement));
+        const task = { piece, brand: row.brand, placement: place, path };
+        const measured = await pool
+          .measured(siblings ? { ...task, alike: siblings } : task)
+          .catch(() => undefined);
+        if (measured) await written.add({ variation, measured });
+        else this.failed.add(nameOf({ batch: row.id, variation, placement }));
+      }
+    };
+    await Promise.all(Array.from({ length: pool.size }, worker));
+  }
+}
+
+const nameOf = ({
+  batch,
+  variation,
+  placement,
+}: Pick<Output, "batch" | "variation" | "placement">): string =>
+  [batch, variation, placement].join(" ");
+
+const isOf = (batch: string, variation: number, placement: string) =>
+  and(eq(outputs.batch, batch), eq(outputs.variation, variation), eq(outputs.placement, placement));

@@ -1,0 +1,127 @@
+import { readFile } from "node:fs/promises";
+import { expect } from "chai";
+import { unzipSync } from "fflate";
+import type { Page } from "playwright-core";
+import type { BatchAnswer, ContactSheet } from "../../core/api";
+import { findings } from "../support/axe";
+import { choose } from "../support/browser";
+import { Stage } from "../support/stage";
+
+describe("choosing among variations", () => {
+  const stage = new Stage();
+  const headlines = [
+    "Boats at rest",
+    "The quiet fleet",
+    "Low tide, no hurry",
+    "Tied up for the day",
+  ];
+
+  const batch = async (): Promise<BatchAnswer> => {
+    const path = "/api/pieces/opening-announcement/batches";
+    const { batches } = await stage.program.ask<{ batches: BatchAnswer[] }>(path);
+    return batches[0]!;
+  };
+  async function sheet(): Promise<Page> {
+    const page = await stage.open(`/batches/${(await batch()).id}`);
+    await page.locator(".tile img").first().waitFor();
+    return page;
+  }
+
+  it("goes from a pasted table to every mix, a sample of it, and a contact sheet", async () => {
+    const page = await stage.openPiece("opening-announcement", "batch");
+    await page.getByLabel("Paste a table").fill(`headline\n${headlines.join("\n")}`);
+    await page.getByRole("button", { name: "Use this table" }).click();
+    const setup = page.getByRole("region", { name: "How to combine" });
+    await setup.getByText("Every mix of the columns").click();
+    for (const spread of ["Tide on Paper", "Tide on Sun with Paper"])
+      await setup.getByRole("button", { name: spread, exact: true }).click();
+    for (const picture of ["harbour-boats.jpg", "allium.jpg", "moose-at-dusk.jpg"])
+      await setup.getByRole("button", { name: picture }).click();
+    for (const size of ["Photo feed, square", "Photo feed, wide"])
+      await setup.getByLabel(size, { exact: true }).uncheck();
+    await setup.getByText("24 variations × 1 size = 24 files").waitFor();
+    await setup.getByText(/about \d+ seconds?, [\d.]+ [kM]B/).waitFor();
+    // Four headlines meet three pictures: no fewer than twelve.
+    await setup.getByText("Only a sample in which every two values meet").click();
+    await setup.getByText("12 variations × 1 size = 12 files").waitFor();
+    expect(await findings(page)).to.deep.equal([]);
+    await setup.getByRole("button", { name: "Make batch" }).click();
+    await page.getByText("12 of 12 files").waitFor({ timeout: 60_000 });
+    await page.getByRole("link", { name: "Choose among them" }).click();
+    await page.getByRole("heading", { name: "Opening announcement: 12 variations" }).waitFor();
+  });
+
+  it("ranks them by what was measured, keeps three by keys, and holds two side by side", async () => {
+    const page = await sheet();
+    await choose(page, "Order", "Contrast");
+    await page.getByText(/is first by contrast: [\d.]+ : 1/).waitFor();
+    const first = page.locator(".tile").first();
+    await first.click();
+    expect(await first.locator("img").evaluate((image: HTMLImageElement) => image.currentSrc))
+      .to //
+      .match(/\?width=\d+$/);
+    for (const key of ["k", "k", "m", "k", "d"]) await page.keyboard.press(key);
+    await page.getByText("Kept 3", { exact: true }).waitFor();
+    await page.getByText("Dropped 1", { exact: true }).waitFor();
+    await page.keyboard.press("h");
+    await page.getByLabel("Where it is likely to be looked at first").waitFor();
+    await choose(page, "Groups", "Picture");
+    await page.getByRole("region", { name: "moose-at-dusk.jpg" }).waitFor();
+    await page.keyboard.press("c");
+    await page.keyboard.press("ArrowRight");
+    await page.keyboard.press("c");
+    await page.getByRole("button", { name: "Compare 2" }).click();
+    const beside = page.getByRole("dialog", { name: "2 side by side" });
+    await beside.getByRole("rowheader", { name: "Headline", exact: true }).waitFor();
+    expect(await beside.locator("img").count()).to.equal(2);
+    await beside.getByRole("button", { name: "Close" }).click();
+    await page.getByLabel("Note", { exact: true }).fill("ask the curator");
+    await page.getByLabel("Note", { exact: true }).blur();
+    expect(await findings(page)).to.deep.equal([]);
+    await page.reload();
+    await page.getByText("Kept 3", { exact: true }).waitFor();
+    const kept = await stage.program.ask<ContactSheet>(`/api/batches/${(await batch()).id}/sheet`);
+    expect(kept.variations.map(({ note }) => note).filter(Boolean)).to.deep.equal([
+      "ask the curator",
+    ]);
+  });
+
+  it("reads a report, says what it shows, and begins the next batch with what did best", async () => {
+    const page = await sheet();
+    await page.getByText("Results", { exact: true }).click();
+    await page.getByLabel("Paste a report").fill("name,clicks\nv01,3");
+    await page.getByRole("button", { name: "Read it" }).click();
+    await page.getByRole("alert").filter({ hasText: "Nothing can be counted" }).waitFor();
+    const rows = Array.from(
+      { length: 12 },
+      (_, i) => `v${String(i + 1).padStart(2, "0")},9000,${i < 3 ? 400 : 200}`,
+    );
+    await page.getByLabel("Paste a report").fill(`name,impressions,clicks\n${rows.join("\n")}`);
+    await page.getByRole("button", { name: "Read it" }).click();
+    await page.getByText("“Boats at rest” did better than all the others").waitFor();
+    await page.getByRole("img", { name: /^Headline: Boats at rest 4\.44 %/ }).waitFor();
+    expect(await findings(page)).to.deep.equal([]);
+    await page.getByRole("button", { name: "Next batch from the best" }).click();
+    await page.getByRole("cell", { name: "Boats at rest" }).waitFor();
+    await page.getByText(/^\d+ variations? × 3 sizes/).waitFor();
+  });
+
+  it("delivers what is kept, in folders and by its values", async () => {
+    const page = await sheet();
+    await page.getByRole("button", { name: "Deliver 3 kept" }).click();
+    const dialog = page.getByRole("dialog", { name: "Deliver what is kept" });
+    await dialog.getByLabel("Pattern of the names").fill("{variation}_{moon}");
+    await dialog.getByRole("alert").filter({ hasText: "{moon}" }).waitFor();
+    await dialog.getByLabel("Pattern of the names").fill("{variation}_{headline}");
+    await choose(page, "Folders", "By size");
+    await dialog.getByRole("button", { name: "Make a zip of 3 files" }).click();
+    const link = page.getByRole("link", { name: "Download" }).first();
+    await link.waitFor({ timeout: 60_000 });
+    const [download] = await Promise.all([page.waitForEvent("download"), link.click()]);
+    const names = Object.keys(unzipSync(new Uint8Array(await readFile(await download.path()))));
+    expect(names.filter((name) => /^photo-feed-tall\/v\d\d_[a-z-]+\.jpg$/.test(name)))
+      .to //
+      .have.lengthOf(3);
+    expect(names).to.include.members(["manifest.json", "manifest.csv"]);
+  });
+});
