@@ -1,5 +1,6 @@
 import { join } from "node:path";
 import type { Page } from "playwright-core";
+import type { BatchAnswer } from "../core/api";
 import { choose, launch, Program, settled } from "../tests/support/browser";
 import { root } from "../tests/support/demo";
 
@@ -27,6 +28,18 @@ async function makeBatch(page: Page): Promise<void> {
 
 const quay = "/pieces/along-the-quay/message";
 const post = "/pieces/opening-announcement";
+/** The page of the demo's batch, once all of it is there. */
+async function made(from: Program): Promise<string> {
+  for (;;) {
+    const { batches } = await from.ask<{ batches: BatchAnswer[] }>(
+      "/api/pieces/late-opening/batches",
+    );
+    const [batch] = batches;
+    if (batch && batch.made === batch.files) return `/batches/${batch.id}`;
+    await new Promise((resolve) => setTimeout(resolve, 500));
+  }
+}
+
 const shots: { name: string; path: string; act?: (page: Page) => Promise<void> }[] = [
   { name: "crates", path: "/" },
   {
@@ -109,7 +122,6 @@ const shots: { name: string; path: string; act?: (page: Page) => Promise<void> }
       await page.getByRole("link", { name: "Download" }).first().waitFor();
     },
   },
-  { name: "brand-kits", path: "/brands" },
   {
     name: "pictures",
     path: "/pictures",
@@ -119,18 +131,6 @@ const shots: { name: string; path: string; act?: (page: Page) => Promise<void> }
     },
   },
   { name: "brand", path: "/brands/quillmere" },
-  {
-    name: "new-brand",
-    path: "/brands/new",
-    act: async (page) => {
-      const logo = join(root, "demo/saltlight/logos/full-on-light.svg");
-      await page.getByLabel("A logo, or a screenshot of the site").setInputFiles(logo);
-      await page.waitForFunction(() => document.querySelector(".drop img") !== null);
-      await page.getByLabel("Name of the brand").fill("Saltlight Juniors");
-      await choose(page, "Feeling of the headlines", "loud");
-      await page.waitForTimeout(1000);
-    },
-  },
   {
     name: "specimen",
     path: "/brands/quillmere/specimen",
@@ -144,19 +144,49 @@ const shots: { name: string; path: string; act?: (page: Page) => Promise<void> }
     path: quay,
     act: (page) => page.getByRole("button", { name: "Slide 2", exact: true }).click(),
   },
-  {
-    name: "phone",
-    path: quay,
-    act: async (page) => {
-      await page.getByRole("button", { name: "On a phone" }).click();
-      const phone = page.getByRole("dialog", { name: "On a phone" });
-      await phone.getByRole("button", { name: "Slide 2" }).click();
-      await phone.locator("li.now").filter({ hasText: "It is low water" }).waitFor();
-    },
-  },
 ];
 
+// The demo's own batch is made and measured before it is looked at.
+process.env.ZEST_BATCHES = "yes";
 const program = await Program.create();
+const demoBatch = await made(program);
+shots.push(
+  {
+    name: "contact-sheet",
+    path: demoBatch,
+    act: async (page) => {
+      await page.getByText("still to be measured").waitFor({ state: "hidden" });
+      await page.locator(".tile").nth(3).click();
+      for (const key of ["k", "k", "m", "d", "h"]) await page.keyboard.press(key);
+      await choose(page, "Order", "My weights");
+      await page.waitForTimeout(1200);
+    },
+  },
+  {
+    name: "compare",
+    path: demoBatch,
+    act: async (page) => {
+      await choose(page, "Size", "Photo feed, square");
+      await page.getByText(/is first|still to be measured/).waitFor({ state: "hidden" });
+      for (const at of [0, 16, 32]) {
+        await page
+          .locator(".tile")
+          .nth(at)
+          .click({ modifiers: ["Control"] });
+      }
+      await page.getByRole("button", { name: "Compare 3" }).click();
+      await page.waitForTimeout(1200);
+    },
+  },
+  {
+    name: "results",
+    path: demoBatch,
+    act: async (page) => {
+      await page.getByText("Results", { exact: true }).click();
+      await page.getByRole("heading", { name: "Headline" }).waitFor();
+    },
+  },
+);
 const browser = await launch();
 for (const { name, path, act } of shots) {
   const page = await browser.newPage({

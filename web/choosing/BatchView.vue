@@ -210,7 +210,7 @@ main {
 }
 
 .bar > .choice {
-  width: 156px;
+  width: 176px;
 }
 
 .zoom {

@@ -40,7 +40,9 @@ const values = computed(() =>
 const marks = computed(() =>
   choosing.criteria.flatMap((criterion): Row[] => {
     const { name, say, better, step } = CRITERIA[criterion];
-    const found = held.value.map(({ marks: own }) => own![criterion]!);
+    // What is not measured yet is not compared.
+    const found = held.value.flatMap(({ marks: own }) => own?.[criterion] ?? []);
+    if (found.length < held.value.length) return [];
     const [least, most] = [Math.min(...found), Math.max(...found)];
     if (most - least < step) return [];
     const best = better === "more" ? most : least;
