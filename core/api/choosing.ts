@@ -43,6 +43,14 @@ export const ContactSheet = z.object({
 });
 export type ContactSheet = z.infer<typeof ContactSheet>;
 
+/** A contact sheet as a file: of which placement, and of which of the variations. */
+export const ContactSheetPage = z.object({
+  placement: z.string().optional(),
+  shown: z.enum(["all", "open", ...Verdict.options]).default("all"),
+  format: z.enum(["png", "pdf"]).default("pdf"),
+});
+export type ContactSheetPage = z.infer<typeof ContactSheetPage>;
+
 /** A report of how variations did; which columns count is found by their headings where it is not said. */
 export const ResultsTable = z.object({
   table: Table,

@@ -1,1 +1,1 @@
-export { sizeSheet, type SheetAbout, type SizeSheet } from "./sheet";
+export { contactSheet, sizeSheet, type SheetAbout, type SizeSheet } from "./sheet";

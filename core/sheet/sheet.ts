@@ -59,9 +59,43 @@ export function sizeSheet(
       height: Math.round(placement.height * scale),
     };
   });
+  return labelled(
+    sides,
+    placements.map((placement) => labelOf(placement, lead)),
+    LEAST_WIDTH,
+    about,
+  );
+}
+
+/** Page pixels of a tile's area on a contact sheet: what it shows can be told, and a hundred go on a page. */
+const TILE = 220 ** 2;
+
+/** One size of many variations, all equally large, with their names. At most as many as an arrangement has nodes. */
+export function contactSheet(
+  { width, height }: Placement,
+  names: readonly string[],
+  about: SheetAbout,
+): SizeSheet {
+  const scale = Math.sqrt(TILE / (width * height));
+  const side = { width: Math.round(width * scale), height: Math.round(height * scale) };
+  return labelled(
+    names.map(() => side),
+    names,
+    0,
+    about,
+  );
+}
+
+/** Boxes packed on a page, each below its label, under a head. A label has at least `leastWidth`. */
+function labelled(
+  sides: readonly { width: number; height: number }[],
+  texts: readonly string[],
+  leastWidth: number,
+  { crate, title, brand, date }: SheetAbout,
+): SizeSheet {
   const packed = pack(
     sides.map(({ width, height }) => ({
-      width: Math.max(width, LEAST_WIDTH),
+      width: Math.max(width, leastWidth),
       height: height + LABEL,
     })),
     GAP,
@@ -71,12 +105,11 @@ export function sizeSheet(
   );
   const width = Math.ceil(packed.width + 2 * MARGIN);
   const height = Math.ceil(packed.height + HEAD + 2 * MARGIN);
-  const labels = placements.map((placement, i): Label => {
+  const labels = texts.map((text, i): Label => {
     const { x, y, width: own } = at[i]!;
-    const place = box(x, y - LABEL, Math.max(own, LEAST_WIDTH), LABEL - 6);
-    return { at: place, text: labelOf(placement, lead), size: LABEL_SIZE, weight: 400 };
+    const place = box(x, y - LABEL, Math.max(own, leastWidth), LABEL - 6);
+    return { at: place, text, size: LABEL_SIZE, weight: 400 };
   });
-  const { crate, title, brand, date } = about;
   const context = [crate, brand, date].filter(Boolean).join("   ·   ");
   const head: Label[] = [
     { at: box(MARGIN, MARGIN, width - 2 * MARGIN, 40), text: title, size: 30, weight: 700 },

@@ -109,6 +109,29 @@ describe("zest make", () => {
     expect((await sizes("--apart")).size).to.be.above(1);
   });
 
+  it("mixes rows with the first spreads of the kit, or samples them", async () => {
+    const table = join(folder, "three.csv");
+    await writeFile(table, "headline,support\nBoats,One\nLight,Two\nWater,Three\n");
+    const mixed = [
+      "--table",
+      table,
+      "--pair",
+      "every-mix",
+      "--spreads",
+      "2",
+      "--placements",
+      "story",
+    ];
+    const post = join(demoFolder, "quillmere/pieces/opening-announcement.json");
+    const all = await run(post, ...mixed, "--layout-only");
+    expect(all.files).to.equal(3 * 3 * 2);
+    // Three headlines meet three supports.
+    expect((await run(post, ...mixed, "--sample", "pairs", "--layout-only")).files).to.equal(9);
+    expect(
+      (await run(post, "--spreads", "3", "--placements", "story", "--layout-only")).files,
+    ).to.equal(3);
+  });
+
   it("makes a variation for each wording that the piece keeps, or says that it keeps none", async () => {
     const kept = demoPiece("saltlight", "float-before-lunch");
     const headline = { text: "Float before lunch", alternatives: ["Glide before noon"] };

@@ -13,7 +13,7 @@ import {
   type TableNote,
   type Variation,
 } from "../../core/batch";
-import type { Brand } from "../../core/brand";
+import { brandSpreads, type Brand } from "../../core/brand";
 import type { Piece } from "../../core/piece";
 import { reportOf, toAct } from "../../core/preflight";
 import { refuseUnpaintable, type Placement } from "../../core/placements";
@@ -55,7 +55,7 @@ export async function make(options: Options, shipped: Shipped): Promise<Outcome>
   const placements = placementsOf(options.placements, piece, known);
   if (!options.layoutOnly && options.format !== "svg")
     for (const placement of placements) refuseUnpaintable(placement, options.scale);
-  const { variations, notes } = await variationsOf(options, piece, files);
+  const { variations, notes } = await variationsOf(options, piece, brand, files);
   const batch = new Making(
     options,
     piece,
@@ -92,17 +92,18 @@ async function withOutlineAt(
 }
 
 async function variationsOf(
-  options: Options,
+  { alternatives, table, pair: pairing, sample, spreads: count }: Options,
   piece: Piece,
+  brand: Brand,
   files: FolderFiles,
 ): Promise<{ variations: Variation[]; notes: TableNote[] }> {
-  const read = options.alternatives ? keptBy(piece) : await tableAt(options.table);
-  if (!read) return { variations: [{ message: {} }], notes: [] };
-  const { table, notes } = read;
+  const read = alternatives ? keptBy(piece) : await tableAt(table);
+  const spreads = brandSpreads(brand).slice(0, count);
+  if (!read && spreads.length === 0) return { variations: [{ message: {} }], notes: [] };
   const pictures: PictureName[] = await files.names();
-  const lists = readTable(table, piece, pictures);
-  const variations = [...combine({ lists, pairing: options.pair })];
-  return { variations, notes: [...notes, ...lists.notes] };
+  const lists = read ? readTable(read.table, piece, pictures) : { slots: [], rows: [], notes: [] };
+  const variations = [...combine({ lists, spreads, pairing, sample })];
+  return { variations, notes: [...(read?.notes ?? []), ...lists.notes] };
 }
 
 interface Read {

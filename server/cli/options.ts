@@ -1,7 +1,7 @@
 import { parseArgs } from "node:util";
 import { z } from "zod";
 import { ImageFormat } from "../../core/api";
-import { Pairing } from "../../core/batch";
+import { Pairing, Sample } from "../../core/batch";
 
 export const USAGE = `Usage: npm run zest -- make PIECE.json [options] --out DIR
        npm run zest -- begin MESSAGE.txt|OUTLINE.md --brand KIT.json [--pictures DIR] [--template ID | --best 6] --out DIR
@@ -21,6 +21,8 @@ is there, which is kept beside it.
   --table rows.csv        a variation for each row (CSV or XLSX); its headings name slots
   --alternatives          a variation for each of the wordings that the piece keeps, instead of a table
   --pair in-step | every-mix
+  --spreads N             with every mix: also the first N spreads of the kit, 1 to 24
+  --sample pairs          of every mix only so few that every two values meet
   --apart                 each variation as large as it can be, instead of all in one layout
   --format png | jpeg | webp | svg   default png
   --svg-text outlines | text     how words go into an SVG; text has its faces built in; default outlines
@@ -46,7 +48,9 @@ const Options = z.object({
   outline: z.string().optional(),
   alternatives: z.boolean(),
   apart: z.boolean(),
-  pair: Pairing,
+  pair: Pairing.exclude(["together"]),
+  spreads: z.number().int().min(0).max(24),
+  sample: Sample,
   format: ImageFormat,
   scale: z.number().min(0.1).max(4),
   layoutOnly: z.boolean(),
@@ -154,6 +158,8 @@ const withDefaults = (values: ReturnType<typeof parse>["values"], piece: string)
   alternatives: values.alternatives ?? false,
   apart: values.apart ?? false,
   pair: values.pair ?? (values.alternatives ? "every-mix" : "in-step"),
+  spreads: Number(values.spreads ?? 0),
+  sample: values.sample ?? "all",
   format: values.format ?? "png",
   scale: Number(values.scale ?? 1),
   placements: values.placements === undefined ? undefined : placementsOf(values.placements),
@@ -175,6 +181,8 @@ function parse(argv: string[]) {
         alternatives: { type: "boolean" },
         apart: { type: "boolean" },
         pair: { type: "string" },
+        spreads: { type: "string" },
+        sample: { type: "string" },
         format: { type: "string" },
         scale: { type: "string" },
         "layout-only": { type: "boolean" },

@@ -11,6 +11,7 @@ import { crossed, type Crossing } from "../problems";
 import type { Composition } from "../../core/siblings";
 import type {
   ComposeTask,
+  ContactSheetTask,
   LogoTask,
   MeasureTask,
   RefitTask,
@@ -103,6 +104,12 @@ export class RenderPool {
   async sizeSheet(task: SizeSheetTask): Promise<Uint8Array> {
     const seen = await this.seen(task);
     return this.room.use(FOR_A_SHEET, () => this.named("sizeSheetOf", seen));
+  }
+
+  /** Variations of one size on one page, as an image or a document. */
+  async contactSheet(task: ContactSheetTask): Promise<Uint8Array> {
+    const variations = await Promise.all(task.variations.map((one) => this.seen(one)));
+    return this.room.use(FOR_A_SHEET, () => this.named("contactSheetOf", { ...task, variations }));
   }
 
   /** The slides of a strip, as a document or as one picture. */

@@ -21,7 +21,7 @@ import {
   type Composition,
 } from "../../core/siblings";
 import { slideCount, slideOf, withSlide } from "../../core/strip";
-import { sizeSheet, type SheetAbout } from "../../core/sheet";
+import { contactSheet, sizeSheet, type SheetAbout } from "../../core/sheet";
 import { Typesetter } from "../../core/type";
 import { NO_FACES, withFaces, type FaceFinder } from "../faces/pool";
 import { toSfnt } from "../files/sfnt";
@@ -130,6 +130,20 @@ export class Studio {
     const { scene: page } = await this.make(sheet.piece, sheet.brand, sheet.placement);
     const made = makeScenes(piece, brand, placements, await this.sources(piece, brand));
     const sizes = made.map(({ scene }, i) => ({ scene, at: sheet.at[i]! }));
+    return this.sheet({ page, sizes }, format, about.title);
+  }
+
+  /** Variations of one size on one page, with their names. */
+  async contactSheet(
+    scenes: readonly Scene[],
+    names: readonly string[],
+    placement: Placement,
+    about: SheetAbout,
+    format: "png" | "pdf",
+  ): Promise<Buffer> {
+    const sheet = contactSheet(placement, names, about);
+    const { scene: page } = await this.make(sheet.piece, sheet.brand, sheet.placement);
+    const sizes = scenes.map((scene, i) => ({ scene, at: sheet.at[i]! }));
     return this.sheet({ page, sizes }, format, about.title);
   }
 

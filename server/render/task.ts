@@ -38,7 +38,10 @@ export interface RenderResult {
 }
 
 /** A finished file that is to be measured; it stands as its siblings do where it can. */
-export type MeasureTask = Pick<RenderTask, "piece" | "brand" | "placement" | "path" | "alike">;
+export type MeasureTask = Standing & Pick<RenderTask, "path">;
+
+/** How a piece is to stand on a size. */
+export type Standing = Pick<RenderTask, "piece" | "brand" | "placement" | "alike">;
 
 /** How pieces of a class stand on a size. */
 export interface ComposeTask extends RefitTask {
@@ -57,6 +60,15 @@ export interface SlidesTask {
   brand: Brand;
   placement: Placement;
   title: string;
+  format: "png" | "pdf";
+}
+
+/** Variations of a piece at one placement on one page. */
+export interface ContactSheetTask {
+  variations: (Pick<RenderTask, "piece" | "alike"> & { name: string })[];
+  brand: Brand;
+  placement: Placement;
+  about: SheetAbout;
   format: "png" | "pdf";
 }
 

@@ -23,6 +23,7 @@ import { logoPixels, pngOf, samplePixels, smallPixels } from "./rendition";
 import { Studio } from "./studio";
 import type {
   ComposeTask,
+  ContactSheetTask,
   LogoTask,
   MeasureTask,
   RefitTask,
@@ -30,6 +31,7 @@ import type {
   RenderTask,
   SizeSheetTask,
   SlidesTask,
+  Standing,
 } from "./task";
 
 const { blobs, fonts } = workerData as Folders;
@@ -43,7 +45,7 @@ async function standing({
   brand,
   placement,
   alike,
-}: MeasureTask): Promise<Made & { apart: boolean }> {
+}: Standing): Promise<Made & { apart: boolean }> {
   const same = sameBrand(brand);
   const made = alike && (await studio.makeAlike(piece, alike, same, placement));
   if (made) return { ...made, apart: false };
@@ -111,6 +113,15 @@ async function sizeSheetTask(task: SizeSheetTask): Promise<Uint8Array> {
   return studio.sizeSheet(piece, sameBrand(brand), placements, about, format);
 }
 
+/** Variations of one size on one page. */
+async function contactSheetTask(task: ContactSheetTask): Promise<Uint8Array> {
+  const { variations, brand, placement, about, format } = task;
+  const scenes: Scene[] = [];
+  for (const one of variations) scenes.push((await standing({ ...one, brand, placement })).scene);
+  const names = variations.map(({ name }) => name);
+  return studio.contactSheet(scenes, names, placement, about, format);
+}
+
 /** The slides of a strip, a page each or side by side. */
 async function slidesTask({
   slides,
@@ -163,6 +174,7 @@ export const palette = crossing(paletteTask);
 export const logo = crossing(logoTask);
 export const sheet = crossing(sheetTask);
 export const sizeSheetOf = crossing(sizeSheetTask);
+export const contactSheetOf = crossing(contactSheetTask);
 export const slidesOf = crossing(slidesTask);
 export const layouts = crossing(layoutsTask);
 export const lead = crossing(leadTask);

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import {
   ContactSheet,
+  ContactSheetPage,
   PieceAnswer,
   ResultsAnswer,
   ResultsTable,
@@ -29,6 +30,23 @@ export function addChoosingRoutes(routes: Routes, { choosing }: Services): void 
       },
     },
     ({ params, query }) => choosing.sheet(params.id, query.placement),
+  );
+  routes.get(
+    "/api/batches/:id/sheet/file",
+    {
+      schema: {
+        summary: "A contact sheet to be sent round, as PDF or PNG",
+        params: Id,
+        querystring: ContactSheetPage,
+      },
+    },
+    async ({ params, query }, reply) => {
+      const { name, bytes } = await choosing.page(params.id, query);
+      return reply
+        .header("content-disposition", `attachment; filename="${encodeURIComponent(name)}"`)
+        .type(query.format === "pdf" ? "application/pdf" : "image/png")
+        .send(Buffer.from(bytes));
+    },
   );
   routes.put(
     "/api/batches/:id/variations/:variation/mark",

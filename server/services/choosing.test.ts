@@ -133,6 +133,25 @@ describe("choosing among the variations of a batch", () => {
     expect((await server.ask("GET", results)).status).to.equal(404);
   });
 
+  it("puts what is shown on a page to be sent round", async () => {
+    const page = (query: string) =>
+      server.app.inject({
+        url: `/api/batches/${id}/sheet/file?${query}`,
+        headers: { host: "localhost" },
+      });
+    const all = await page(`format=png&placement=${PLACEMENT}`);
+    expect(all.headers["content-type"]).to.equal("image/png");
+    const kept = await page(`format=png&placement=${PLACEMENT}&shown=keep`);
+    const [large, small] = await Promise.all(
+      [all, kept].map(({ rawPayload }) => sharp(rawPayload).metadata()),
+    );
+    // Six beside and below each other, and the one that is kept.
+    expect(large!.width * large!.height).to.be.above(1.5 * small!.width * small!.height);
+    const document = (await page("shown=keep")).rawPayload;
+    expect(document.subarray(0, 5).toString()).to.equal("%PDF-");
+    expect((await page("shown=drop")).statusCode).to.equal(400);
+  });
+
   it("makes a piece of one, to be changed by hand", async () => {
     const { body } = await server.ask("POST", `/api/batches/${id}/variations/3/piece`);
     expect(body.piece.title).to.equal("Opening announcement, v4");

@@ -1,6 +1,7 @@
 import { and, eq } from "drizzle-orm";
 import type {
   ContactSheet,
+  ContactSheetPage,
   PieceAnswer,
   ResultsAnswer,
   ResultsTable,
@@ -17,12 +18,13 @@ import {
 } from "../../core/batch";
 import type { Spread } from "../../core/colour";
 import { repeatedLooks, repeatedWords, type Looking } from "../../core/choosing";
-import { copyPiece } from "../../core/piece";
+import { copyPiece, knownPlacement } from "../../core/piece";
 import { problem } from "../../core/problem";
 import { bestValues, readResults, sayColumn, sayVariations } from "../../core/results";
 import { analyse } from "../../core/statistics";
 import type { ServerContext } from "../context";
 import { batches, outputs, verdicts } from "../store/tables";
+import { Alike } from "./alike";
 import { columnsOf, namesFor } from "./batch-request";
 import type { BatchRow } from "./batch-runner";
 import { outputAnswer, type Batches } from "./batches";
@@ -30,6 +32,9 @@ import type { Library } from "./library";
 import { Measuring } from "./measuring";
 import type { Pieces } from "./pieces";
 import type { Placements } from "./placements";
+
+/** More are no longer looked at one by one; an arrangement has room for them. */
+const MOST_ON_A_PAGE = 100;
 
 /** Choosing among the variations of a batch: what was measured of them, what a person decided, how they did. */
 export class Choosing {
@@ -40,7 +45,7 @@ export class Choosing {
     private readonly batches: Batches,
     private readonly pieces: Pieces,
     private readonly library: Library,
-    placements: Placements,
+    private readonly placements: Placements,
   ) {
     this.measuring = new Measuring(context, placements);
   }
@@ -99,6 +104,48 @@ export class Choosing {
       variations,
       repeats: [...repeatedWords(row.variations.map(wordsOf)), ...looks.repeats],
     };
+  }
+
+  /**
+   * A contact sheet to be sent round: the variations on one placement, or those of them that were so decided; the first
+   * hundred. Throws `batch-empty` where there are none.
+   */
+  async page(
+    id: string,
+    { placement: wanted, shown, format }: ContactSheetPage,
+  ): Promise<{ name: string; bytes: Uint8Array }> {
+    const row = await this.batches.row(id);
+    const { batch, placement, variations } = await this.sheet(id, wanted);
+    const chosen = variations.filter(
+      ({ verdict = "open" }) => shown === "all" || verdict === shown,
+    );
+    if (chosen.length === 0) throw problem("batch-empty");
+    const { crate } = await this.pieces.get(batch.piece);
+    const lookup = await this.placements.lookup();
+    const place =
+      row.places?.find((one) => one.id === placement) ??
+      knownPlacement(row.document, placement, lookup);
+    const alike = Alike.of(row, (task) => this.context.pool.composition(task));
+    const tasks = chosen.slice(0, MOST_ON_A_PAGE).map(async ({ index, name }) => {
+      const piece = applyVariation(row.document, row.variations[index]!);
+      const siblings = await alike?.composition(piece.message, place);
+      return { piece, name, ...(siblings ? { alike: siblings } : {}) };
+    });
+    const date = new Intl.DateTimeFormat("en-GB", { dateStyle: "long" }).format(this.context.now());
+    const count =
+      chosen.length > MOST_ON_A_PAGE
+        ? `the first ${MOST_ON_A_PAGE} of ${chosen.length}`
+        : `${chosen.length}`;
+    const title = `${row.document.title}, ${place.name}: ${count} of ${variations.length} variations`;
+    const about = { crate: crate.name, title, brand: row.brand.name, date };
+    const bytes = await this.context.pool.contactSheet({
+      variations: await Promise.all(tasks),
+      brand: row.brand,
+      placement: place,
+      about,
+      format,
+    });
+    return { name: `${row.document.title}, contact sheet.${format}`, bytes };
   }
 
   /** Writes down what a person decides of a variation. */

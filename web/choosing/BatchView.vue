@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { NButton } from "naive-ui";
+import { NButton, NDropdown } from "naive-ui";
 import { useLocalStorage } from "@vueuse/core";
 import { computed, defineAsyncComponent, onBeforeUnmount, ref, watch } from "vue";
 import { CRITERIA } from "../../core/choosing";
@@ -31,6 +31,15 @@ const TABS = [
   { value: "sheet", label: "Contact sheet" },
   { value: "results", label: "Results" },
 ] as const;
+const FILES = [
+  { key: "pdf", label: "Contact sheet as a document (PDF)" },
+  { key: "png", label: "Contact sheet as a picture (PNG)" },
+];
+function take(format: string): void {
+  const { sheet, showing } = choosing;
+  const query = new URLSearchParams({ format, shown: showing, placement: sheet?.placement ?? "" });
+  window.location.assign(`/api/batches/${props.id}/sheet/file?${query}`);
+}
 const comparing = ref(false);
 const zoom = useLocalStorage("choosing-zoom", 168);
 
@@ -105,6 +114,9 @@ const columns = computed(() => [
       >
     </template>
     <ChoiceBar v-model="tab" label="What is shown" :options="TABS" />
+    <NDropdown v-if="choosing.sheet" trigger="click" :options="FILES" @select="take">
+      <NButton title="What is shown here, on one page">Send round</NButton>
+    </NDropdown>
     <DeliverKept v-if="choosing.sheet" />
   </PageBar>
   <main>

@@ -85,15 +85,6 @@ useEventListener("keydown", (event: KeyboardEvent) => {
 
 <template>
   <section class="panel" :aria-label="`Variation ${variation.name}`">
-    <div v-if="variation.output" class="graphic">
-      <img
-        :src="thumbnailOf(variation.output.url, WIDTH)"
-        :alt="values.map(({ value }) => value).join(', ')"
-        @load="shownImage = $event.target as HTMLImageElement"
-      />
-      <HeatMap v-if="isHeated" :key="variation.index" :source="shownImage" />
-    </div>
-    <p v-else class="quiet">Not made yet.</p>
     <div class="decide" role="group" aria-label="Decision">
       <NButton
         v-for="one in Verdict.options"
@@ -107,6 +98,15 @@ useEventListener("keydown", (event: KeyboardEvent) => {
         {{ VERDICTS[one].does }}
       </NButton>
     </div>
+    <div v-if="variation.output" class="graphic">
+      <img
+        :src="thumbnailOf(variation.output.url, WIDTH)"
+        :alt="values.map(({ value }) => value).join(', ')"
+        @load="shownImage = $event.target as HTMLImageElement"
+      />
+      <HeatMap v-if="isHeated" :key="variation.index" :source="shownImage" />
+    </div>
+    <p v-else class="quiet">Not made yet.</p>
     <div class="line">
       <strong class="number">{{ variation.name }}</strong>
       <label class="heat"
@@ -175,7 +175,7 @@ useEventListener("keydown", (event: KeyboardEvent) => {
 .graphic img {
   display: block;
   max-width: 100%;
-  max-height: 380px;
+  max-height: 340px;
 }
 
 .decide {
