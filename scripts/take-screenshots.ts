@@ -188,7 +188,9 @@ shots.push(
   },
 );
 const browser = await launch();
+const named = process.argv.slice(2);
 for (const { name, path, act } of shots) {
+  if (named.length > 0 && !named.includes(name)) continue;
   const page = await browser.newPage({
     viewport: { width: 1280, height: 800 },
   });

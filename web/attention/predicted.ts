@@ -1,6 +1,6 @@
 import { wrap, type Remote } from "comlink";
 import { ATTENTION_SIDE, type Attention } from "../../core/attention";
-import type { Predict } from "./worker";
+import type { Predict } from "./predict";
 
 /** Pixels a side that are handed on; more would not be looked at. */
 const SIDE = 3 * ATTENTION_SIDE;
@@ -12,7 +12,7 @@ export async function predictedOn(
   source: HTMLImageElement | HTMLCanvasElement,
 ): Promise<Attention> {
   predict ??= wrap<Predict>(
-    new Worker(new URL("./worker.ts", import.meta.url), { type: "module" }),
+    new Worker(new URL("./predict.ts", import.meta.url), { type: "module" }),
   );
   const canvas = new OffscreenCanvas(SIDE, SIDE);
   const context = canvas.getContext("2d", { willReadFrequently: true })!;
