@@ -1,12 +1,13 @@
 import { and, eq } from "drizzle-orm";
-import type {
-  ContactSheet,
-  ContactSheetPage,
-  PieceAnswer,
-  ResultsAnswer,
-  ResultsTable,
-  SheetVariation,
-  VariationMark,
+import {
+  isUnderWay,
+  type ContactSheet,
+  type ContactSheetPage,
+  type PieceAnswer,
+  type ResultsAnswer,
+  type ResultsTable,
+  type SheetVariation,
+  type VariationMark,
 } from "../../core/api";
 import {
   applyVariation,
@@ -18,6 +19,7 @@ import {
 } from "../../core/batch";
 import type { Spread } from "../../core/colour";
 import { repeatedLooks, repeatedWords, type Looking } from "../../core/choosing";
+import { Cache } from "../../core/cache";
 import { copyPiece, knownPlacement } from "../../core/piece";
 import { problem } from "../../core/problem";
 import { bestValues, readResults, sayColumn, sayVariations } from "../../core/results";
@@ -36,9 +38,20 @@ import type { Placements } from "./placements";
 /** More are no longer looked at one by one; an arrangement has room for them. */
 const MOST_ON_A_PAGE = 100;
 
+/** What comes of comparing all variations with each other is kept of so many of them. */
+const MOST_COMPARED = 100_000;
+
+type Compared = ReturnType<typeof repeatedLooks>;
+const NOT_COMPARED: Compared = { repeats: [], distinctness: new Map() };
+
 /** Choosing among the variations of a batch: what was measured of them, what a person decided, how they did. */
 export class Choosing {
   private readonly measuring: Measuring;
+  private readonly compared = new Cache<Compared>(
+    MOST_COMPARED,
+    ({ distinctness, repeats }) =>
+      distinctness.size + repeats.reduce((sum, { variations }) => sum + variations.length, 0),
+  );
 
   constructor(
     private readonly context: ServerContext,
@@ -68,16 +81,18 @@ export class Choosing {
     ]);
     const outputOf = new Map(made.map((output) => [output.variation, output]));
     const markOf = new Map(marked.map((mark) => [mark.variation, mark]));
-    const looks = repeatedLooks(
-      made.flatMap(({ variation: index, measured }): Looking[] =>
-        measured ? [{ index, hash: measured.hash, colours: measured.colours }] : [],
-      ),
-    );
     const measuring = this.measuring.begin(row, placement, made);
+    // Each is compared with all others: once, when all is there, and not each time that somebody asks how far it is.
+    const isWhole = measuring === 0 && !isUnderWay(batch.state);
+    const { repeats, distinctness: far } = isWhole
+      ? await this.compared.get(`${id} ${placement} ${made.length}`, () =>
+          Promise.resolve(comparedAll(row, made)),
+        )
+      : NOT_COMPARED;
     const variations = row.variations.map((variation, index): SheetVariation => {
       const output = outputOf.get(index);
       const mark = markOf.get(index);
-      const distinctness = looks.distinctness.get(index);
+      const distinctness = far.get(index);
       const { hash: _hash, colours: _colours, ...measures } = output?.measured ?? {};
       return {
         index,
@@ -102,7 +117,7 @@ export class Choosing {
       measuring,
       columns: columnsOf(variations.map(({ values }) => values)),
       variations,
-      repeats: [...repeatedWords(row.variations.map(wordsOf)), ...looks.repeats],
+      repeats,
     };
   }
 
@@ -257,6 +272,19 @@ function nextOf(
     pictures: [...pictures],
     spreads: [...spreads.values()],
   };
+}
+
+/** What says or looks nearly the same, and how far each looks from the one most like it. */
+function comparedAll(
+  { variations }: BatchRow,
+  made: readonly (typeof outputs.$inferSelect)[],
+): Compared {
+  const looks = repeatedLooks(
+    made.flatMap(({ variation: index, measured }): Looking[] =>
+      measured ? [{ index, hash: measured.hash, colours: measured.colours }] : [],
+    ),
+  );
+  return { ...looks, repeats: [...repeatedWords(variations.map(wordsOf)), ...looks.repeats] };
 }
 
 const wordsOf = ({ message }: BatchRow["variations"][number], index: number) => ({
