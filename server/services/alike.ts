@@ -22,7 +22,8 @@ export class Alike {
   }
 
   /** Of a batch that is laid out as a set; the slides of a strip are laid out each for itself. */
-  static of(row: BatchRow, compose: Compose): Alike | undefined {
+  static of(row: BatchRow, pool: { composition: Compose }): Alike | undefined {
+    const compose: Compose = (task) => pool.composition(task);
     return row.request.alike && !isStrip(row.document) ? new Alike(compose, row) : undefined;
   }
 

@@ -52,7 +52,7 @@ export class BatchRunner {
     setMaxListeners(0, signal);
     const files = await this.missing(row);
     const lookup = await this.lookup(row);
-    const alike = Alike.of(row, (task) => this.context.pool.composition(task));
+    const alike = Alike.of(row, this.context.pool);
     const pace = new Pace(this.context.now);
     this.paces.set(row.id, pace);
     const full = new AbortController();

@@ -140,7 +140,7 @@ export class Choosing {
     const place =
       row.places?.find((one) => one.id === placement) ??
       knownPlacement(row.document, placement, lookup);
-    const alike = Alike.of(row, (task) => this.context.pool.composition(task));
+    const alike = Alike.of(row, this.context.pool);
     const tasks = chosen.slice(0, MOST_ON_A_PAGE).map(async ({ index, name }) => {
       const piece = applyVariation(row.document, row.variations[index]!);
       const siblings = await alike?.composition(piece.message, place);

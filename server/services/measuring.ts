@@ -46,7 +46,7 @@ export class Measuring {
     const places = row.places ?? [];
     const place =
       places.find(({ id }) => id === placement) ?? knownPlacement(row.document, placement, lookup);
-    const alike = Alike.of(row, (task) => pool.composition(task));
+    const alike = Alike.of(row, pool);
     const written = new Grouped<Pick<Output, "variation" | "measured">>(
       (rows) =>
         store.write(async (tx) => {

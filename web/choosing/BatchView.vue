@@ -99,7 +99,7 @@ const columns = computed(() => [
   { value: "", label: "Not grouped" },
   ...(choosing.sheet?.columns ?? []).map((value) => ({
     value,
-    label: value === "spread" ? "Spread" : slotName(value),
+    label: slotName(value),
   })),
 ]);
 </script>

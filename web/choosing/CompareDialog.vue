@@ -33,7 +33,7 @@ const values = computed(() =>
   (choosing.sheet?.columns ?? []).flatMap((column): Row[] => {
     const cells = held.value.map((one) => one.values[column] ?? "as in the piece");
     if (new Set(cells).size < 2) return [];
-    const name = column === "spread" ? "Spread" : slotName(column);
+    const name = slotName(column);
     return [{ name, cells: cells.map((said) => ({ said, isBest: false })) }];
   }),
 );

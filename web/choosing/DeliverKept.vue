@@ -37,7 +37,7 @@ const folders = computed(() => [
   { value: "{variation}/", label: "By variation" },
   ...columns.value.map((column) => ({
     value: `{${column}}/`,
-    label: `By ${(column === "spread" ? "spread" : slotName(column)).toLowerCase()}`,
+    label: `By ${slotName(column).toLowerCase()}`,
   })),
 ]);
 const whole = computed(() => `${folder.value}${pattern.value.trim() || DEFAULT_PATTERN}`);

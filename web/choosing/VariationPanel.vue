@@ -55,7 +55,7 @@ async function openAsPiece(): Promise<void> {
 }
 const values = computed(() =>
   Object.entries(props.variation.values).map(([column, value]) => ({
-    name: column === "spread" ? "Spread" : slotName(column),
+    name: slotName(column),
     value,
   })),
 );

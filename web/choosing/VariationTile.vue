@@ -5,7 +5,7 @@ import type { SheetVariation } from "../../core/api";
 import { useChoosing } from "./choosing";
 import { thumbnailOf, VERDICTS } from "./verdicts";
 
-/** One variation on the contact sheet: its graphic, its name, what is decided of it. */
+/** One variation on the contact sheet: its graphic, its name, what is decided of it. A bare button, since it is a picture to be picked. */
 const props = defineProps<{
   variation: SheetVariation;
   /** CSS pixels; the graphic keeps its sides within them. */

@@ -96,7 +96,6 @@ async function begin(): Promise<void> {
   await router.push({ name: "piece", params: { id: piece, step: "batch" } });
 }
 
-const nameOf = (column: string): string => (column === "spread" ? "Spread" : slotName(column));
 const variations = computed<Rate[]>(() =>
   (answer.value?.analysis.variations ?? []).map(({ variation, ...rate }) => ({
     ...rate,
@@ -167,9 +166,9 @@ const SHOWN = 24;
         </header>
         <p v-for="sentence in answer.said.variations" :key="sentence">{{ sentence }}</p>
       </section>
-      <section v-for="effect in columns" :key="effect.column" :aria-label="nameOf(effect.column)">
-        <h2>{{ nameOf(effect.column) }}</h2>
-        <RateChart :rates="effect.rates" :most="most" :label="nameOf(effect.column)" wide />
+      <section v-for="effect in columns" :key="effect.column" :aria-label="slotName(effect.column)">
+        <h2>{{ slotName(effect.column) }}</h2>
+        <RateChart :rates="effect.rates" :most="most" :label="slotName(effect.column)" wide />
         <p v-for="sentence in effect.said" :key="sentence">{{ sentence }}</p>
       </section>
       <section aria-label="Each variation">

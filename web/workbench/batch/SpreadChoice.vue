@@ -4,7 +4,7 @@ import { computed, ref } from "vue";
 import { brandSpreads, paletteOf, spreadName, type Brand } from "../../../core/brand";
 import { sameSpread, type Spread } from "../../../core/colour";
 
-/** Several of a brand's spreads, in the order in which they are chosen. */
+/** Several of a brand's spreads, in the order in which they are chosen. Bare buttons, since each shows itself in its colours. */
 const props = defineProps<{ brand: Brand }>();
 const chosen = defineModel<Spread[]>({ required: true });
 

@@ -108,7 +108,7 @@ export const useBatch = defineStore("batch", () => {
         : [];
     const ofSpreads = {
       name: SPREAD_COLUMN,
-      label: "Spread",
+      label: slotName(SPREAD_COLUMN),
       values: spreads.value.map((spread, index) => ({
         key: String(index + 1),
         label: spreadName(brand, spread),
