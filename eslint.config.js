@@ -1,11 +1,25 @@
 import vue from "eslint-plugin-vue";
 import ts from "typescript-eslint";
+import { typedParser } from "./scripts/lint-parser.mjs";
 
 /** One direction: core ← server, core ← web. The same rule is tested on the import graph in tests/layers.test.ts. */
 const never = (...patterns) => [
   "error",
   { patterns: patterns.map((group) => ({ group: [group] })) },
 ];
+
+const typed = typedParser("tsconfig.lint.json");
+/** What only the types tell: promises that nobody waits for, and cases that nobody has thought of. */
+const promisesAndCases = {
+  "@typescript-eslint/no-floating-promises": "error",
+  "@typescript-eslint/no-misused-promises": ["error", { checksVoidReturn: { arguments: false } }],
+  "@typescript-eslint/await-thenable": "error",
+  "@typescript-eslint/switch-exhaustiveness-check": [
+    "error",
+    { considerDefaultExhaustiveForUnions: true },
+  ],
+  "@typescript-eslint/only-throw-error": "error",
+};
 
 export default ts.config(
   { ignores: ["dist/**", "data/**", "node_modules/**"] },
@@ -43,24 +57,14 @@ export default ts.config(
     rules: { "no-restricted-imports": never("**/server/**", "**/web/**", "node:*", "vue") },
   },
   {
-    // What only the types tell: promises that nobody waits for, and cases that nobody has thought of.
-    files: ["core/**/*.ts", "server/**/*.ts", "web/**/*.{ts,vue}"],
-    languageOptions: {
-      parserOptions: { project: "./tsconfig.lint.json", extraFileExtensions: [".vue"] },
-    },
-    rules: {
-      "@typescript-eslint/no-floating-promises": "error",
-      "@typescript-eslint/no-misused-promises": [
-        "error",
-        { checksVoidReturn: { arguments: false } },
-      ],
-      "@typescript-eslint/await-thenable": "error",
-      "@typescript-eslint/switch-exhaustiveness-check": [
-        "error",
-        { considerDefaultExhaustiveForUnions: true },
-      ],
-      "@typescript-eslint/only-throw-error": "error",
-    },
+    files: ["core/**/*.ts", "server/**/*.ts", "web/**/*.ts"],
+    languageOptions: { parser: typed },
+    rules: promisesAndCases,
+  },
+  {
+    files: ["web/**/*.vue"],
+    languageOptions: { parserOptions: { parser: typed } },
+    rules: promisesAndCases,
   },
   { files: ["server/**"], rules: { "no-restricted-imports": never("**/web/**") } },
   { files: ["web/**"], rules: { "no-restricted-imports": never("**/server/**") } },

@@ -6,7 +6,7 @@ const minutes = Number(process.argv[2] ?? 5);
 const seed = Number(process.argv[3] ?? Math.floor(Math.random() * 1e6));
 const CLIENTS = 20;
 
-const program = await Program.create();
+const program = await Program.create("all");
 const torture = new Torture(program, randomFrom(seed), CLIENTS);
 try {
   // The last part is for what is still to be made.

@@ -38,7 +38,7 @@ describe("choosing among variations", () => {
       await setup.getByRole("button", { name: spread, exact: true }).click();
     for (const picture of ["harbour-boats.jpg", "allium.jpg", "moose-at-dusk.jpg"])
       await setup.getByRole("button", { name: picture }).click();
-    for (const size of ["Photo feed, square", "Photo feed, wide"])
+    for (const size of ["Photo feed, square", "Story"])
       await setup.getByLabel(size, { exact: true }).uncheck();
     await setup.getByText("24 variations × 1 size = 24 files").waitFor();
     await setup.getByText(/about \d+ seconds?, [\d.]+ [kM]B/).waitFor();

@@ -82,7 +82,7 @@ describe("the crates", () => {
     await page.waitForURL(/\/crates\/autumn-lessons$/);
     const made = page.getByRole("region", { name: "Deliveries" });
     await made.getByRole("link", { name: "Download" }).waitFor();
-    await made.getByText(/14 files/).waitFor();
+    await made.getByText(/4 files/).waitFor();
     await page.getByRole("button", { name: "Archive Float before lunch" }).click();
     await page.getByText("1 piece archived").waitFor();
     await page.getByRole("link", { name: "All crates" }).click();

@@ -5,7 +5,7 @@ import { settled } from "../support/browser";
 import { Stage } from "../support/stage";
 
 describe("what is added by hand", () => {
-  const stage = new Stage(1000);
+  const stage = new Stage({ height: 1000 });
 
   it("is a shape that stands on every size, near its edges or where a person wants it", async () => {
     const bench = await Bench.open(stage);

@@ -4,7 +4,7 @@ import { settled } from "../support/browser";
 import { Stage } from "../support/stage";
 
 describe("what is styled and put in order by hand", () => {
-  const stage = new Stage(1400);
+  const stage = new Stage({ height: 1400 });
 
   it("takes a tint of the brand, a plate, another face and a least size, and says so in the document", async () => {
     const bench = await Bench.open(stage);

@@ -164,6 +164,7 @@ describe("a size worked on by hand", () => {
     const count = await there.count();
     await surface.focus();
     await page.keyboard.press("Control+v");
+    await there.nth(count).waitFor();
     await saved();
     expect(await there.count()).to.equal(count + 1);
   });

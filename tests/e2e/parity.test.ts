@@ -31,7 +31,7 @@ describe("the same picture everywhere", () => {
   let worker: WorkerPainter;
   const studio = new Studio(new WithShipped(fontFolder, new FolderFiles([demoFolder])));
   before(async () => {
-    program = await Program.create();
+    program = await Program.create("all");
     browser = await launch();
     worker = await WorkerPainter.open(browser, program);
   });

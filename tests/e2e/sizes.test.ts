@@ -5,7 +5,7 @@ import { settled } from "../support/browser";
 import { Stage } from "../support/stage";
 
 describe("the sizes of a piece", () => {
-  const stage = new Stage();
+  const stage = new Stage({ sizes: "all" });
   let page: Page;
 
   const open = async (piece: string): Promise<void> => {
@@ -102,7 +102,7 @@ describe("the sizes of a piece", () => {
 });
 
 describe("the placements' page", () => {
-  const stage = new Stage();
+  const stage = new Stage({ sizes: "all" });
   let page: Page;
   const open = async (): Promise<void> => {
     page = await stage.open("/placements");

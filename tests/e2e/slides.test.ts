@@ -95,7 +95,7 @@ describe("a strip of slides", () => {
     await page.getByRole("link", { name: "Deliver" }).click();
     await page.getByRole("button", { name: "Choose none" }).click();
     await page.getByRole("checkbox", { name: /^Photo feed, tall/ }).check();
-    await page.getByRole("checkbox", { name: /^Link picture/ }).check();
+    await page.getByRole("checkbox", { name: /^Microblog/ }).check();
     await page.getByRole("button", { name: "Make a zip of 5 files" }).click();
     const link = page.getByRole("link", { name: "Download" }).first();
     await link.waitFor({ timeout: 60_000 });
@@ -116,7 +116,7 @@ describe("a strip of slides", () => {
       const { width, height } = await sharp(entries[file]!).metadata();
       expect([width, height]).to.deep.equal([1080, 1350]);
     }
-    const once = manifest.files.filter(({ placement }) => placement === "community-link");
+    const once = manifest.files.filter(({ placement }) => placement === "microblog-wide");
     expect(once.map(({ slide: number }) => number)).to.deep.equal([undefined]);
   });
 

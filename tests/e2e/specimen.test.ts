@@ -9,7 +9,7 @@ import { fontFolder } from "../support/demo";
 import { Stage } from "../support/stage";
 
 describe("type and paint in the interface", () => {
-  const stage = new Stage(1000);
+  const stage = new Stage({ height: 1000 });
   let page: Page;
 
   const shot = async () => (await page.locator("canvas").first().screenshot()).toString("base64");

@@ -5,7 +5,7 @@ import { randomFrom, Torture } from "../support/torture";
 /** The small form of `npm run test:torture`, with a seed of its own. */
 describe("what was answered outlives a kill", () => {
   it("with several at work, and files that nobody can use", async () => {
-    const program = await Program.create();
+    const program = await Program.create("all");
     const torture = new Torture(program, randomFrom(1868), 6);
     try {
       for (let round = 0; round < 2; round++) await torture.round(800);

@@ -28,7 +28,7 @@ describe("the workbench", () => {
   it("shows a change of the headline in every size, keeps it, and takes it back after a reload", async () => {
     await open("opening-announcement");
     const before = await tiles();
-    expect(before).to.have.lengthOf(14);
+    expect(before).to.have.lengthOf(4);
     await page.getByRole("textbox", { name: "Headline" }).fill("Harbour light");
     await saved();
     await settled(page);
@@ -75,7 +75,7 @@ describe("the workbench", () => {
     await saved();
     await settled(page);
     const after = await tiles();
-    expect(after.filter((shot, index) => shot !== before[index])).to.have.lengthOf.at.least(13);
+    after.forEach((shot, index) => expect(shot === before[index], `size ${index}`).to.equal(false));
   });
 
   it("gives a piece another spread and another brand", async () => {
@@ -118,9 +118,9 @@ describe("the workbench", () => {
     await page.getByLabel("Find a size").fill("poster");
     await page.getByLabel(/Poster A3/).check();
     await page.getByRole("button", { name: "Done" }).click();
-    await page.getByRole("heading", { name: "15 sizes" }).waitFor();
+    await page.getByRole("heading", { name: "5 sizes" }).waitFor();
     await page.getByRole("button", { name: "Undo" }).click();
-    await page.getByRole("heading", { name: "14 sizes" }).waitFor();
+    await page.getByRole("heading", { name: "4 sizes" }).waitFor();
   });
 
   it("tells of a change in another window, and of one to the same words", async () => {

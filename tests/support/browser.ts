@@ -50,11 +50,11 @@ export class Program {
     readonly port: number,
   ) {}
 
-  /** `within` is where its data folder is made; the system's own when not given. */
-  static async create(within = tmpdir()): Promise<Program> {
-    const folder = await mkdtemp(join(within, "zest-e2e-"));
-    const { ZEST_SEED } = process.env;
-    if (ZEST_SEED) await cp(ZEST_SEED, folder, { recursive: true });
+  /** With the demo's pieces in a few sizes or in all; see `seeded.mjs`. */
+  static async create(sizes: "few" | "all" = "few"): Promise<Program> {
+    const folder = await mkdtemp(join(tmpdir(), "zest-e2e-"));
+    const seed = sizes === "few" ? process.env.ZEST_SEED : process.env.ZEST_SEED_WHOLE;
+    if (seed) await cp(seed, folder, { recursive: true });
     const program = new Program(folder, await freePort());
     await program.start();
     return program;

@@ -9,10 +9,10 @@ export class Stage {
   readonly errors: string[] = [];
   private browser!: Browser;
 
-  /** Called inside `describe`. `height` is that of the window; it is 1280 wide. */
-  constructor(height = 800) {
+  /** Called inside `describe`. `height` is that of the window; it is 1280 wide. `sizes` are those of the demo's pieces. */
+  constructor({ height = 800, sizes = "few" as "few" | "all" } = {}) {
     before(async () => {
-      this.program = await Program.create();
+      this.program = await Program.create(sizes);
       this.browser = await launch();
     });
     after(async () => {
