@@ -2,20 +2,22 @@ import { setImmediate } from "node:timers/promises";
 import { setFlagsFromString } from "node:v8";
 import { runInNewContext } from "node:vm";
 
-/** Above this, in bytes, what is let go of is collected at once; at most so often, in milliseconds. */
+/** Above this, in bytes, all that is let go of is collected; at most so often, in milliseconds. */
 const LARGE = 500 * 1024 * 1024;
-const EVERY = 400;
+const EVERY = 4000;
 
 /*
- * Pixels lie outside of the heap that V8 looks at, which therefore sees no reason to collect for a long time after a large
- * picture was painted. A thread has a small heap: to go through all of it takes some ten milliseconds.
+ * Pixels lie outside of the heap that V8 looks at. Left to itself it sees no reason to collect for a long time after a
+ * large picture was painted; or, among many of middling size, goes through the whole heap again and again, which takes
+ * as long as painting. To go through what is new takes a millisecond.
  */
 setFlagsFromString("--expose-gc");
-const collect = runInNewContext("gc") as () => void;
+const collect = runInNewContext("gc") as (only?: { type: "minor" }) => void;
 let last = 0;
 
-/** Gives the memory of pictures back that nobody holds any more, where the program has become large. */
-export function collectIfLarge(): void {
+/** Gives the memory of the picture back that was just made; from time to time of all, where the program is large. */
+export function collectMade(): void {
+  collect({ type: "minor" });
   const now = performance.now();
   if (now - last < EVERY) return;
   last = now;

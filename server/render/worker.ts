@@ -15,7 +15,7 @@ import { fileId } from "../files/hash";
 import { WithShipped } from "../files/shipped";
 import { crossing } from "../problems";
 import type { Folders } from "./pool";
-import { collectIfLarge } from "./collect";
+import { collectMade } from "./collect";
 import { encodeWithin } from "./encode";
 import { stepBack } from "./priority";
 import { recoverOutput } from "./recover";
@@ -64,7 +64,7 @@ async function renderTask(task: RenderTask): Promise<RenderResult> {
       ? { image: await studio.encode(scene, format, scale) }
       : await encodeWithin(await studio.paint(scene, scale), format, most);
   await writeWhole(task.path, image);
-  collectIfLarge();
+  collectMade();
   return {
     width: Math.round(scene.width * scale),
     height: Math.round(scene.height * scale),
