@@ -1,3 +1,4 @@
+import { groups } from "d3-array";
 import { RULING_SLOTS } from "../message";
 import { isText, type Piece } from "../piece";
 import { plainText } from "../text";
@@ -31,11 +32,21 @@ export interface Class {
   most: number;
   /** The most that any of them says in each slot. */
   longest: Message;
-  /** Those whose words are the hardest to set; so many are tried. */
-  hardest: Message[];
+  /** Some of them to try, those with the hardest words and those that stand for many. */
+  tried: Tried[];
 }
 
-const TRIED = 24;
+/** A message, and how many have words of the same lengths. */
+export interface Tried {
+  message: Message;
+  count: number;
+}
+
+/** Of each kind: with the most letters, with the longest words, with words of the most usual lengths. */
+const TRIED = 8;
+
+/** Letters that take about half as much room as others in most faces (by eye). */
+const narrow = /[ijlftrI1 .,:;'’!|]/;
 
 /** Messages of like length together, the longest first. */
 export function classesOf(messages: readonly Message[]): Class[] {
@@ -46,7 +57,7 @@ export function classesOf(messages: readonly Message[]): Class[] {
     const isLast = classes.length === MOST_CLASSES - 1;
     const isOwn = (message: Message): boolean => isLast || lengthOf(message) >= SHORTEST * most;
     const own = rest.filter(isOwn);
-    classes.push({ most, longest: longestOf(own), hardest: hardestOf(own) });
+    classes.push({ most, longest: longestOf(own), tried: triedOf(own) });
     rest = rest.filter((message) => !isOwn(message));
   }
   return classes;
@@ -69,16 +80,41 @@ function longestOf(messages: readonly Message[]): Message {
   return result;
 }
 
-/** Those with the most letters, and those with the longest words. */
-function hardestOf(messages: readonly Message[]): Message[] {
-  const longestWord = (message: Message): number =>
-    Math.max(
-      0,
-      ...Object.values(message).flatMap((filling) =>
-        isText(filling) ? plainText(filling.text).split(/\s+/).map(lettersIn) : [],
-      ),
-    );
-  const by = (measure: (message: Message) => number): Message[] =>
-    [...messages].sort((a, b) => measure(b) - measure(a)).slice(0, TRIED / 2);
-  return [...new Set([...by(lengthOf), ...by(longestWord)])];
+function triedOf(messages: readonly Message[]): Tried[] {
+  const alike = groups(messages, shapeOf).map(([, group]): Tried => ({
+    message: mostBy(group, widthOf),
+    count: group.length,
+  }));
+  const by = (measure: (one: Tried) => number): Tried[] =>
+    [...alike].sort((a, b) => measure(b) - measure(a)).slice(0, TRIED);
+  return [
+    ...new Set([
+      ...by(({ message }) => lengthOf(message)),
+      ...by(({ message }) => longestWord(message)),
+      ...by(({ count }) => count),
+    ]),
+  ];
 }
+
+/** How long its words are: messages of one shape differ by a number, or by words that break alike. */
+const shapeOf = (message: Message): string =>
+  wordsOf(message)
+    .map((words) => words.map(lettersIn).join(" "))
+    .join("|");
+
+const longestWord = (message: Message): number =>
+  Math.max(0, ...wordsOf(message).flat().map(lettersIn));
+
+const widthOf = (message: Message): number =>
+  [...wordsOf(message).flat().join("")].reduce(
+    (sum, letter) => sum + (narrow.test(letter) ? 0.5 : 1),
+    0,
+  );
+
+const wordsOf = (message: Message): string[][] =>
+  Object.values(message).flatMap((filling) =>
+    isText(filling) ? [plainText(filling.text).split(/\s+/)] : [],
+  );
+
+const mostBy = <T>(all: readonly T[], measure: (one: T) => number): T =>
+  all.reduce((most, one) => (measure(one) > measure(most) ? one : most));

@@ -18,11 +18,13 @@ const SPARE = 0.985;
 const SAME_SIZE = 0.999;
 /** A size that only few need is not the size of all. */
 const FEW = 0.1;
+/** Where one text takes less room, another may find more or less of it: sizes are looked for so often at most. */
+const PASSES = 3;
 
 /** The piece in the layout of its class: the longest words as the refit lays them out, each text in all the room that it has. */
 export function compose(
   piece: Piece,
-  { longest, hardest }: Class,
+  { longest, tried }: Class,
   brand: Brand,
   placement: Placement,
   sources: Sources,
@@ -31,11 +33,24 @@ export function compose(
   // The lead stands as it was composed, as long as the longest words have their room there.
   const make = placement.id === piece.lead ? fitLead : makeScene;
   const { layout } = make(longestPiece, brand, placement, sources);
-  const shared = withRoom(recomposed(layout.resolved.piece, layout), layout);
-  const tried = hardest.flatMap(
-    (message) => placedAlike({ ...piece, message }, shared, brand, placement, sources) ?? [],
-  );
-  return withCommonSizes(shared, tried);
+  let shared = withRoom(recomposed(layout.resolved.piece, layout), layout);
+  const decided = new Map<string, number>();
+  for (let pass = 0; pass < PASSES; pass++) {
+    const found = tried.flatMap(({ message, count }): Found[] => {
+      const own = placedAlike({ ...piece, message }, shared, brand, placement, sources);
+      return own ? [{ layout: own, count }] : [];
+    });
+    const common = withCommonSizes(shared, found, decided);
+    if (common === shared) break;
+    shared = common;
+  }
+  return shared;
+}
+
+/** A layout that was tried, and how many messages it stands for. */
+interface Found {
+  layout: Layout;
+  count: number;
 }
 
 /** The layout of a piece in the composition of its siblings; undefined where it cannot stand there as they do. */
@@ -73,18 +88,32 @@ const hasTheirSizes = ({ placed }: Layout): boolean =>
       !text || node.type !== "text" || text.set.size >= SAME_SIZE * (node.size ?? 0),
   );
 
-/** Each text as large as nearly all can have it. */
-function withCommonSizes(composition: Composition, tried: readonly Layout[]): Composition {
-  const sizes = new Map<string, number[]>();
-  for (const { placed } of tried)
-    for (const { node, text } of placed)
-      if (text) sizes.set(node.id, [...(sizes.get(node.id) ?? []), text.set.size]);
+/** Each text as large as nearly all can have it; the same composition where that is so already. `decided` are the sizes of the texts. */
+function withCommonSizes(
+  composition: Composition,
+  found: readonly Found[],
+  decided: Map<string, number>,
+): Composition {
+  const sizes = new Map<string, { size: number; count: number }[]>();
+  for (const { layout, count } of found)
+    for (const { node, text } of layout.placed)
+      if (text) sizes.set(node.id, [...(sizes.get(node.id) ?? []), { size: text.set.size, count }]);
+  let isSame = true;
   const arrangement = composition.arrangement.map((node): Node => {
-    const own = (sizes.get(node.id) ?? []).sort((a, b) => a - b);
-    const common = own[Math.floor(FEW * own.length)];
-    return common ? { ...node, style: { ...node.style, size: SPARE * common } } : node;
+    const common = nearlyAll(sizes.get(node.id) ?? []);
+    if (!common || common >= SAME_SIZE * (decided.get(node.id) ?? Infinity)) return node;
+    isSame = false;
+    decided.set(node.id, SPARE * common);
+    return { ...node, style: { ...node.style, size: SPARE * common } };
   });
-  return { ...composition, arrangement };
+  return isSame ? composition : { ...composition, arrangement };
+}
+
+/** The size that all can have but a few; undefined of none. */
+function nearlyAll(sizes: readonly { size: number; count: number }[]): number | undefined {
+  const sorted = [...sizes].sort((a, b) => a.size - b.size);
+  let may = FEW * sorted.reduce((sum, { count }) => sum + count, 0);
+  return sorted.find(({ count }) => (may -= count) < 0)?.size;
 }
 
 /** Display words were set in lines of their own width; other words of theirs may take all the room beside. */

@@ -75,4 +75,32 @@ describe("variations that are laid out alike", () => {
         expect(apart, place).to.be.at.most(0.05 * HEADLINES.length);
       }
     }).timeout(120_000);
+
+  for (const [kind, says] of Object.entries({
+    "headlines with a number": (i: number) =>
+      `${["Boats at rest", "Still water, early", "What the tide leaves behind", "Harbour light"][i % 4]} ${i}`,
+    "German headlines with a price": (i: number) =>
+      `${["Frühbucherkarte", "Familientag im Museum", "Abendführung"][i % 3]} ab ${7 + i},50 €`,
+  }))
+    it(`stand together as ${kind}, on every size of a piece`, () => {
+      const { piece, brand } = demoPieces().find(
+        ({ piece: { id } }) => id === "opening-announcement",
+      )!;
+      const pieces = Array.from({ length: 48 }, (_, i): Piece => {
+        return { ...piece, message: { ...piece.message, headline: { text: says(i) } } };
+      });
+      const classes = classesOf(pieces.map(({ message }) => message));
+      for (const { placement: place } of piece.sizes) {
+        const placement = placementById(place);
+        const compositions = classes.map((one) => compose(piece, one, brand, placement, sources));
+        const apart = pieces.filter((own) => {
+          const at = classes.indexOf(classOf(own.message, classes)!);
+          return !layoutAlike(own, compositions[at]!, brand, placement, sources);
+        });
+        expect(
+          apart.map(({ message }) => message.headline),
+          place,
+        ).to.have.lengthOf.at.most(2);
+      }
+    }).timeout(60_000);
 });

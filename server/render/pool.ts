@@ -140,8 +140,10 @@ export class RenderPool {
     const seen = async (message: Piece["message"]): Promise<Piece["message"]> =>
       (await this.seen({ piece: { ...task.piece, message } })).piece.message;
     const longest = await seen(task.of.longest);
-    const hardest = await Promise.all(task.of.hardest.map(seen));
-    const of = { ...task.of, longest, hardest };
+    const tried = await Promise.all(
+      task.of.tried.map(async (one) => ({ ...one, message: await seen(one.message) })),
+    );
+    const of = { ...task.of, longest, tried };
     return this.named("composition", { ...(await this.seen(task)), of });
   }
 

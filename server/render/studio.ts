@@ -102,7 +102,7 @@ export class Studio {
     brand: Brand,
     placement: Placement,
   ): Promise<Composition> {
-    for (const message of [of.longest, ...of.hardest])
+    for (const message of [of.longest, ...of.tried.map((one) => one.message)])
       await this.load({ ...piece, message: { ...piece.message, ...message } }, brand);
     return composeAlike(piece, of, brand, placement, await this.sources(piece, brand));
   }

@@ -185,9 +185,10 @@ export const outputName = (
 /** All files of a batch. */
 export const batchName = (id: string): FileName => ["batches", id];
 
-const filesOf = (row: BatchRow): File[] =>
-  row.variations.flatMap((_, variation) =>
-    row.request.placements.map((placement) => ({ variation, placement })),
+/** Size by size: what is chosen among is soon whole, and pictures and canvases of one size serve for the next file. */
+const filesOf = ({ request, variations }: BatchRow): File[] =>
+  request.placements.flatMap((placement) =>
+    variations.map((_, variation) => ({ variation, placement })),
   );
 
 const nameOf = ({ variation, placement }: File): string => `${variation}-${placement}`;
