@@ -22,7 +22,7 @@ const promisesAndCases = {
 };
 
 export default ts.config(
-  { ignores: ["dist/**", "data/**", "node_modules/**"] },
+  { ignores: ["dist/**", "data/**", "node_modules/**", "**/*.as.ts", "**/*.wasm.ts"] },
   ...ts.configs.recommended,
   ...vue.configs["flat/recommended"],
   {

@@ -37,6 +37,7 @@ export function ensureInstalled() {
 
 /** Builds interface and server when a source has changed since the last build. */
 export function ensureBuilt() {
+  run(process.execPath, [join(root, "scripts/kernel.mjs")]);
   const stamp = join(root, "dist/.built");
   const sources = SOURCES.flatMap((name) => filesIn(join(root, name)));
   const wanted = hashOf(sources.filter((path) => !path.endsWith(".test.ts")));

@@ -6,3 +6,17 @@ declare class TextEncoder {
   encode(text?: string): Uint8Array<ArrayBuffer>;
 }
 declare function structuredClone<T>(value: T): T;
+/** WebAssembly JavaScript Interface, as much of it as core uses. */
+declare namespace WebAssembly {
+  class Module {
+    constructor(bytes: Uint8Array<ArrayBuffer>);
+  }
+  class Instance {
+    constructor(module: Module);
+    readonly exports: Record<string, unknown>;
+  }
+  class Memory {
+    readonly buffer: ArrayBuffer;
+    grow(pages: number): number;
+  }
+}

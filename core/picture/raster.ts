@@ -1,4 +1,5 @@
 import type { Box } from "../geometry";
+import { resample, type Taps } from "./resample";
 
 /** Pixels, RGBA row after row. `opaque` when no pixel lets anything through. */
 export interface Raster {
@@ -40,13 +41,6 @@ function cubic(distance: number): number {
 
 const REACH = 2;
 
-/** For each output pixel of one axis, the first source pixel and the weights of those from there on. */
-interface Taps {
-  first: Int32Array;
-  weights: Float32Array;
-  count: number;
-}
-
 /** When the picture is made smaller, the kernel is widened so that no pixel is left out. */
 function tapsFor(start: number, length: number, out: number, most: number, flip: boolean): Taps {
   const step = length / out;
@@ -75,107 +69,7 @@ function sampleUpright(
 ): Raster {
   const across = tapsFor(crop.x, crop.width, width, source.width, flipH);
   const down = tapsFor(crop.y, crop.height, height, source.height, flipV);
-  const top = Math.min(...ends(down.first));
-  const rows = Math.max(...ends(down.first)) + down.count - top;
-  const { opaque } = source;
-  const channels = opaque ? 3 : 4;
-  // Colours are weighted by how much they cover, or what is see-through would darken its edge.
-  const data = opaque ? source.data : premultiplied(source.data);
-  const strip = squeeze(data, source.width, across, { top, rows, width, channels });
-  return {
-    data: stack(strip, down, { top, rows: height, width, channels }),
-    width,
-    height,
-    opaque,
-  };
-}
-
-const ends = (list: Int32Array): [number, number] => [list[0]!, list[list.length - 1]!];
-
-function premultiplied(data: Uint8ClampedArray): Float32Array {
-  const out = new Float32Array(data.length);
-  for (let i = 0; i < data.length; i += 4) {
-    const covers = data[i + 3]! / 255;
-    out[i] = data[i]! * covers;
-    out[i + 1] = data[i + 1]! * covers;
-    out[i + 2] = data[i + 2]! * covers;
-    out[i + 3] = data[i + 3]!;
-  }
-  return out;
-}
-
-/** Rows of `width` pixels of three channels, or four; `top` is the source row of the first. */
-interface Band {
-  top: number;
-  rows: number;
-  width: number;
-  channels: number;
-}
-
-/** The rows that are needed, at their new width. */
-function squeeze(
-  data: Uint8ClampedArray | Float32Array,
-  stride: number,
-  { first, weights, count }: Taps,
-  { top, rows, width, channels }: Band,
-): Float32Array {
-  const strip = new Float32Array(rows * width * channels);
-  const clear = channels === 4;
-  for (let y = 0, o = 0; y < rows; y++) {
-    const row = (top + y) * stride;
-    for (let x = 0, w = 0; x < width; x++) {
-      let [r, g, b, a] = [0, 0, 0, 0];
-      let i = (row + first[x]!) * 4;
-      for (let t = 0; t < count; t++, i += 4) {
-        const weight = weights[w++]!;
-        r += weight * data[i]!;
-        g += weight * data[i + 1]!;
-        b += weight * data[i + 2]!;
-        if (clear) a += weight * data[i + 3]!;
-      }
-      strip[o++] = r;
-      strip[o++] = g;
-      strip[o++] = b;
-      if (clear) strip[o++] = a;
-    }
-  }
-  return strip;
-}
-
-/** The rows of the output, each from the rows of the strip around it. */
-function stack(
-  strip: Float32Array,
-  { first, weights, count }: Taps,
-  { top, rows, width, channels }: Band,
-): Uint8ClampedArray {
-  const data = new Uint8ClampedArray(width * rows * 4);
-  const line = new Float32Array(width * channels);
-  for (let y = 0; y < rows; y++) {
-    line.fill(0);
-    for (let t = 0; t < count; t++) {
-      const weight = weights[y * count + t]!;
-      const from = (first[y]! - top + t) * line.length;
-      for (let i = 0; i < line.length; i++) line[i]! += weight * strip[from + i]!;
-    }
-    writeLine(line, channels, data, y * width * 4);
-  }
-  return data;
-}
-
-function writeLine(
-  line: Float32Array,
-  channels: number,
-  data: Uint8ClampedArray,
-  at: number,
-): void {
-  for (let i = 0, o = at; i < line.length; i += channels, o += 4) {
-    const alpha = channels === 4 ? line[i + 3]! : 255;
-    const by = alpha > 0.5 ? 255 / alpha : 0;
-    data[o] = line[i]! * by;
-    data[o + 1] = line[i + 1]! * by;
-    data[o + 2] = line[i + 2]! * by;
-    data[o + 3] = alpha;
-  }
+  return { data: resample(source, across, down), width, height, opaque: source.opaque };
 }
 
 /** Pixel by pixel from the sixteen source pixels around; beyond the edge the edge goes on. */
