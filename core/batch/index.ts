@@ -1,4 +1,5 @@
 export * from "./table";
+export * as grid from "./grid";
 export * from "./variation";
 export { Condition, Pairing, Sample, unequal, type Combining } from "./factors";
 export * from "./combine";

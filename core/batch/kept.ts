@@ -22,3 +22,11 @@ export function tableOfAlternatives(piece: Piece): Table {
   const rows = Array.from({ length: longest }, (_, i) => wordings.map((all) => all[i] ?? ""));
   return { columns, rows };
 }
+
+/** All that a piece says, as a table to write on. */
+export function tableOfWords(piece: Piece): Table {
+  const texts = Object.entries(piece.message).flatMap(([slot, filling]) =>
+    isText(filling) ? [{ slot, text: filling.text }] : [],
+  );
+  return { columns: texts.map(({ slot }) => slot), rows: [texts.map(({ text }) => text)] };
+}

@@ -3,6 +3,7 @@ import { expect } from "chai";
 import { unzipSync } from "fflate";
 import sharp from "sharp";
 import type { BatchAnswer } from "../../core/api";
+import { findings } from "../support/axe";
 import { Stage } from "../support/stage";
 
 describe("a batch in the interface", () => {
@@ -64,5 +65,62 @@ describe("a batch in the interface", () => {
     await page.getByText("91 variations, cancelled").waitFor();
     await page.reload();
     await page.getByText("91 variations, cancelled").waitFor();
+  });
+
+  it("has its table worked on in place, by cells and by blocks", async () => {
+    await stage.context.grantPermissions(["clipboard-read", "clipboard-write"]);
+    const page = await stage.open("/pieces/opening-announcement/batch");
+    await page.getByRole("button", { name: "Write rows here" }).click();
+    const rows = page.locator(".tabulator-row");
+    const cell = (row: number, column: number) =>
+      rows
+        .nth(row)
+        .locator(".tabulator-cell")
+        .nth(column + 1);
+    const column = async (at: number): Promise<string[]> =>
+      (await rows.locator(`.tabulator-cell:nth-child(${at + 2})`).allTextContents()).map((text) =>
+        text.trim(),
+      );
+    await cell(0, 1).waitFor();
+    expect(await column(1)).to.deep.equal(["Boats at rest"]);
+    await page.evaluate(() => navigator.clipboard.writeText("Still water\nHarbour light\nTide"));
+    await cell(0, 1).click();
+    await page.keyboard.press("Control+v");
+    await page.getByText("3 variations × 3 sizes = 9 files").waitFor();
+    expect(await column(1)).to.deep.equal(["Still water", "Harbour light", "Tide"]);
+
+    // What is typed takes the place of what was there; Enter keeps it.
+    await cell(2, 1).click();
+    await page.keyboard.type("Low tide at six");
+    await page.keyboard.press("Enter");
+    await page.getByText("Row 3, by itself").waitFor();
+    expect(await column(1)).to.deep.equal(["Still water", "Harbour light", "Low tide at six"]);
+
+    const kicker = (await cell(0, 0).textContent())!;
+    await cell(0, 0).click();
+    for (let down = 0; down < 2; down++) await page.keyboard.press("Shift+ArrowDown");
+    await page.keyboard.press("Control+d");
+    await cell(2, 0).filter({ hasText: kicker }).waitFor();
+    await page.keyboard.press("Control+c");
+    // The clipboard is another process's: what is copied is there a moment later.
+    await page.waitForFunction(
+      async (wanted) => (await navigator.clipboard.readText()) === wanted,
+      Array(3).fill(kicker).join("\n"),
+    );
+    await page.keyboard.press("Delete");
+    await page.keyboard.press("Control+z");
+    await page.keyboard.press("Control+z");
+    expect(await column(0)).to.deep.equal([kicker, "", ""]);
+    // The piece itself was not gone back in.
+    expect(await page.getByRole("button", { name: "Undo", exact: true }).isDisabled()).to.equal(
+      true,
+    );
+
+    await cell(1, 1).click();
+    await page.getByRole("button", { name: "Delete 1 row" }).click();
+    await page.getByText("2 variations × 3 sizes = 6 files").waitFor();
+    await page.getByRole("button", { name: /^Sort by headline/ }).click();
+    expect(await column(1)).to.deep.equal(["Low tide at six", "Still water"]);
+    expect(await findings(page)).to.deep.equal([]);
   });
 });

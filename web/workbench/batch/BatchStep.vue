@@ -33,6 +33,7 @@ onMounted(() => void batch.refresh());
 .batch {
   display: grid;
   gap: 20px;
+  grid-template-columns: minmax(0, 1fr);
   align-content: start;
   padding: 20px 22px 48px;
 }

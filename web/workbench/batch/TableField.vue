@@ -1,27 +1,51 @@
 <script setup lang="ts">
 import { NButton } from "naive-ui";
-import { FileSpreadsheet } from "@lucide/vue";
-import { computed, ref } from "vue";
-import { slotNamed, slotsWithAlternatives } from "../../../core/batch";
+import { FileSpreadsheet, Redo2, Undo2 } from "@lucide/vue";
+import { storeToRefs } from "pinia";
+import { computed, defineAsyncComponent, ref } from "vue";
+import { grid, slotNamed, slotsWithAlternatives, type Table } from "../../../core/batch";
 import { slotName } from "../../../core/message";
 import { useBatch } from "./batch";
 import { usePiece } from "../piece";
 import { counted } from "../../common/counted";
 import FileButton from "../../ui/FileButton.vue";
+import RowPreview from "./RowPreview.vue";
+import SelectField from "../../ui/SelectField.vue";
 import TextField from "../../ui/TextField.vue";
+import { useSteps } from "./use-steps";
 
-/** Where a table comes in: pasted, opened or dropped; then it is shown, with what is used of it. */
+/** Where a table comes in: pasted, opened or dropped; then it is worked on in place, with what is used of it. */
 const batch = useBatch();
 const open = usePiece();
 const text = ref("");
-const ROWS_SHOWN = 8;
+/** Of the grid, in CSS pixels. */
+const HEIGHT = 320;
+const TableGrid = defineAsyncComponent(() => import("./TableGrid.vue"));
+const steps = useSteps(storeToRefs(batch).table);
+const block = ref<grid.Block>({ row: 0, column: 0, rows: 1, columns: 1 });
 
 const slots = computed(() => Object.keys(open.piece?.message ?? {}));
 const example = computed(() => slots.value.slice(0, 3).join(", "));
 const kept = computed(() => (open.piece ? slotsWithAlternatives(open.piece) : []));
-const isUsed = (column: string) => slotNamed(column, slots.value) !== undefined;
+const unused = computed(() =>
+  (batch.table?.columns ?? []).flatMap((heading, column) =>
+    slotNamed(heading, slots.value) ? [] : [{ heading: heading || "no heading", column }],
+  ),
+);
+/** Slots that no column is for yet. */
+const free = computed(() =>
+  slots.value
+    .filter((slot) => !batch.table?.columns.some((heading) => slotNamed(heading, [slot])))
+    .map((slot) => ({ value: slot, label: slotName(slot) })),
+);
+/** The row that is worked on. */
+const row = computed(() => batch.table?.rows[block.value.row] && { at: block.value.row });
 const notes = computed(() => [...batch.tableNotes, ...(batch.plan?.notes ?? [])]);
 const NOTES_SHOWN = 5;
+
+function edit(by: (table: Table, block: grid.Block) => Table): void {
+  if (batch.table) steps.change(by(batch.table, block.value));
+}
 
 async function take(file: File | undefined): Promise<void> {
   if (file) await batch.read(file);
@@ -55,47 +79,60 @@ async function take(file: File | undefined): Promise<void> {
             ><FileSpreadsheet :size="16" aria-hidden="true" /> Open a file</template
           ></FileButton
         >
+        <NButton @click="batch.begin()">Write rows here</NButton>
         <NButton v-if="kept.length" @click="batch.takeAlternatives()">
           Use saved alternatives: {{ kept.map(slotName).join(", ").toLowerCase() }}
         </NButton>
       </div>
     </template>
     <template v-else>
-      <div class="scroll">
-        <table>
-          <thead>
-            <tr>
-              <th scope="col" class="number">#</th>
-              <th
-                v-for="(column, index) in batch.table.columns"
-                :key="index"
-                scope="col"
-                :class="{ unused: !isUsed(column) }"
-              >
-                {{ column || "no heading" }}<span v-if="!isUsed(column)"> (not used)</span>
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="(row, index) in batch.table.rows.slice(0, ROWS_SHOWN)" :key="index">
-              <td class="quiet number">{{ index + 1 }}</td>
-              <td
-                v-for="(column, at) in batch.table.columns"
-                :key="at"
-                :class="{ unused: !isUsed(column) }"
-              >
-                {{ row[at] }}
-              </td>
-            </tr>
-          </tbody>
-        </table>
+      <div class="rows">
+        <TableGrid
+          :table="batch.table"
+          :height="HEIGHT"
+          @change="steps.change"
+          @undo="steps.undo()"
+          @redo="steps.redo()"
+          @select="block = $event"
+        />
+        <RowPreview v-if="row" :table="batch.table" :row="row.at" />
       </div>
       <div class="actions">
-        <span class="quiet number">
-          {{ counted(batch.table.rows.length, "row")
-          }}{{ batch.table.rows.length > ROWS_SHOWN ? `, the first ${ROWS_SHOWN} shown` : "" }}
-        </span>
+        <NButton
+          quaternary
+          aria-label="Undo in the table"
+          :disabled="!steps.canUndo.value"
+          @click="steps.undo()"
+          ><Undo2 :size="16" aria-hidden="true"
+        /></NButton>
+        <NButton
+          quaternary
+          aria-label="Redo in the table"
+          :disabled="!steps.canRedo.value"
+          @click="steps.redo()"
+          ><Redo2 :size="16" aria-hidden="true"
+        /></NButton>
+        <NButton @click="edit((table) => grid.withRows(table, table.rows.length, 1))">
+          Add a row
+        </NButton>
+        <NButton @click="edit(grid.withoutRows)">Delete {{ counted(block.rows, "row") }}</NButton>
+        <NButton @click="edit(grid.filledDown)">Fill down</NButton>
+        <NButton @click="edit((table) => grid.sortedBy(table, block.column))">
+          Sort by {{ batch.table.columns[block.column] || "this column" }}
+        </NButton>
+        <span class="quiet number">{{ counted(batch.table.rows.length, "row") }}</span>
         <NButton @click="batch.clear()">Another table</NButton>
+      </div>
+      <div v-if="unused.length" class="actions">
+        <SelectField
+          v-for="{ column, heading } in unused"
+          :key="column"
+          class="heading"
+          :label="`What “${heading}” is for`"
+          :placeholder="`“${heading}” is not used`"
+          :options="free"
+          @update:model-value="edit((table) => grid.withHeading(table, column, String($event)))"
+        />
       </div>
       <ul v-if="notes.length" class="notes">
         <li v-for="(note, index) in notes.slice(0, NOTES_SHOWN)" :key="index">{{ note.text }}</li>
@@ -110,49 +147,26 @@ async function take(file: File | undefined): Promise<void> {
 <style scoped>
 .table {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 12px;
 }
 
 .actions {
   display: flex;
+  flex-wrap: wrap;
   gap: 8px;
   align-items: center;
 }
 
-.scroll {
-  max-height: 300px;
-  overflow: auto;
-  border: 1px solid var(--line);
-  background: var(--card);
+.rows {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 16px;
+  align-items: start;
 }
 
-table {
-  width: 100%;
-  border-collapse: collapse;
-  font-size: 13px;
-}
-
-th,
-td {
+.heading {
   max-width: 260px;
-  padding: 6px 10px;
-  overflow: hidden;
-  border-bottom: 1px solid var(--line);
-  text-align: left;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
-
-th {
-  position: sticky;
-  top: 0;
-  background: var(--card);
-  font-weight: 650;
-}
-
-.unused {
-  color: var(--quiet);
-  font-weight: 400;
 }
 
 .notes {

@@ -13,6 +13,7 @@ import {
   slotNamed,
   SPREAD_COLUMN,
   tableOfAlternatives,
+  tableOfWords,
   type Condition,
   type Pairing,
   type Sample,
@@ -174,6 +175,11 @@ export const useBatch = defineStore("batch", () => {
     }
   }
 
+  /** The piece's own words are the first row. */
+  function begin(): void {
+    if (open.piece) table.value = tableOfWords(open.piece);
+  }
+
   /** The wordings that the piece keeps, each with each of the others. */
   function takeAlternatives(): void {
     if (!open.piece) return;
@@ -243,6 +249,7 @@ export const useBatch = defineStore("batch", () => {
     pictureSlot,
     beginWith,
     read,
+    begin,
     takeAlternatives,
     clear,
     start,
