@@ -1,5 +1,6 @@
 export * from "./table";
 export * as grid from "./grid";
+export { FORMATS, formatted, type CellFormat, type Formatting } from "./formats";
 export * from "./variation";
 export { Condition, Pairing, Sample, unequal, type Combining } from "./factors";
 export * from "./combine";

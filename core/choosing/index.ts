@@ -8,4 +8,12 @@ export {
   type Ranked,
   type Weights,
 } from "./ranking";
-export { Repeat, repeatedLooks, repeatedWords, type Looking, type Worded } from "./repeats";
+export {
+  compared,
+  Repeat,
+  repeatedLooks,
+  repeatedWords,
+  type Compared,
+  type Looking,
+  type Worded,
+} from "./repeats";

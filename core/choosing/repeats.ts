@@ -34,10 +34,11 @@ export function repeatedWords(all: readonly Worded[]): Repeat[] {
     if (words) byWords.set(words, [...(byWords.get(words) ?? []), index]);
   const wordings = [...byWords.keys()].slice(0, MOST_WORDINGS);
   const pieces = wordings.map(piecesOf);
-  const groups = grouped(
-    wordings.length,
-    (a, b) => resemblance(pieces[a]!, pieces[b]!) >= SAME_WORDS,
-  );
+  const same: Pair[] = [];
+  for (let a = 0; a < wordings.length; a++)
+    for (let b = a + 1; b < wordings.length; b++)
+      if (resemblance(pieces[a]!, pieces[b]!) >= SAME_WORDS) same.push([a, b]);
+  const groups = grouped(wordings.length, same);
   return groups.map((group) => ({
     kind: "words",
     variations: group.flatMap((at) => byWords.get(wordings[at]!)!),
@@ -51,14 +52,24 @@ export interface Looking {
   colours: string;
 }
 
-/** Finished graphics that look the same, and how far each is from the one most like it, in CIELAB units by number. */
-export function repeatedLooks(all: readonly Looking[]): {
+/** What comes of comparing all with all. */
+export interface Compared {
   repeats: Repeat[];
+  /** How far each is from the one most like it, in CIELAB units by number. */
   distinctness: Map<number, number>;
-} {
+}
+
+/** Variations that say or look the same; the time grows with the square of their number. */
+export function compared(words: readonly Worded[], looks: readonly Looking[]): Compared {
+  const looking = repeatedLooks(looks);
+  return { ...looking, repeats: [...repeatedWords(words), ...looking.repeats] };
+}
+
+/** Finished graphics that look the same, and how far each is from the others. */
+export function repeatedLooks(all: readonly Looking[]): Compared {
   const colours = all.map((one) => fromHex(one.colours));
   const nearest = all.map(() => Infinity);
-  const same = new Set<string>();
+  const same: Pair[] = [];
   for (let a = 0; a < all.length; a++)
     for (let b = a + 1; b < all.length; b++) {
       const { mean, most } = coloursApart(
@@ -69,9 +80,9 @@ export function repeatedLooks(all: readonly Looking[]): {
       nearest[a] = Math.min(nearest[a]!, mean);
       nearest[b] = Math.min(nearest[b]!, mean);
       if (most < SAME_COLOURS && bitsApart(all[a]!.hash, all[b]!.hash) <= SAME_BITS)
-        same.add(`${a} ${b}`);
+        same.push([a, b]);
     }
-  const groups = grouped(all.length, (a, b) => same.has(`${a} ${b}`));
+  const groups = grouped(all.length, same);
   return {
     repeats: groups.map((group) => ({
       kind: "picture",
@@ -84,12 +95,13 @@ export function repeatedLooks(all: readonly Looking[]): {
   };
 }
 
-/** All that hang together by pairs, of two and more; `a` is before `b`. */
-function grouped(count: number, belong: (a: number, b: number) => boolean): number[][] {
+type Pair = readonly [number, number];
+
+/** All that hang together by pairs, of two and more; the first of a pair is before the second. */
+function grouped(count: number, pairs: Iterable<Pair>): number[][] {
   const head = Array.from({ length: count }, (_, i) => i);
   const headOf = (at: number): number => (head[at] === at ? at : (head[at] = headOf(head[at]!)));
-  for (let a = 0; a < count; a++)
-    for (let b = a + 1; b < count; b++) if (belong(a, b)) head[headOf(b)] = headOf(a);
+  for (const [a, b] of pairs) head[headOf(b)] = headOf(a);
   const groups = new Map<number, number[]>();
   for (let at = 0; at < count; at++)
     groups.set(headOf(at), [...(groups.get(headOf(at)) ?? []), at]);

@@ -2,6 +2,7 @@ import { availableParallelism } from "node:os";
 import { Piscina } from "piscina";
 import type { LayoutChoices, LogoWish } from "../../core/api";
 import type { Brand } from "../../core/brand";
+import type { Compared } from "../../core/choosing";
 import type { Area, FileId } from "../../core/files";
 import type { PaletteReading } from "../../core/palette";
 import type { Measured } from "../../core/measure";
@@ -10,6 +11,7 @@ import { RoomFor } from "./room";
 import { crossed, type Crossing } from "../problems";
 import type { Composition } from "../../core/siblings";
 import type {
+  CompareTask,
   ComposeTask,
   ContactSheetTask,
   LogoTask,
@@ -150,6 +152,11 @@ export class RenderPool {
   /** What can be measured of a finished file. */
   async measured(task: MeasureTask): Promise<Measured> {
     return this.named("measured", await this.seen(task));
+  }
+
+  /** What says or looks nearly the same. */
+  compared(task: CompareTask): Promise<Compared> {
+    return this.named("comparedAll", task);
   }
 
   /** A piece that a thread changes keeps its message as it was written. */

@@ -1,4 +1,5 @@
 import type { ImageFormat, LogoWish } from "../../core/api";
+import type { Looking, Worded } from "../../core/choosing";
 import type { Brand } from "../../core/brand";
 import type { FileId } from "../../core/files";
 import type { Piece } from "../../core/piece";
@@ -46,6 +47,12 @@ export type Standing = Pick<RenderTask, "piece" | "brand" | "placement" | "alike
 /** How pieces of a class stand on a size. */
 export interface ComposeTask extends RefitTask {
   of: Class;
+}
+
+/** What variations say, and how their finished files look. */
+export interface CompareTask {
+  words: Worded[];
+  looks: Looking[];
 }
 
 /** Another version of a stored logo. */

@@ -1,6 +1,7 @@
 import { workerData } from "node:worker_threads";
 import type { LayoutChoices } from "../../core/api";
 import type { Brand } from "../../core/brand";
+import { compared, type Compared } from "../../core/choosing";
 import { alternatives, withLead, type Made } from "../../core/engine";
 import type { FileId } from "../../core/files";
 import { inOneColour, readPalette, withoutGround, type PaletteReading } from "../../core/palette";
@@ -22,6 +23,7 @@ import { recoverOutput } from "./recover";
 import { logoPixels, pngOf, samplePixels, smallPixels } from "./rendition";
 import { Studio } from "./studio";
 import type {
+  CompareTask,
   ComposeTask,
   ContactSheetTask,
   LogoTask,
@@ -85,6 +87,9 @@ async function measureTask(task: MeasureTask): Promise<Measured> {
 /** How the pieces of a class stand on a size. */
 const composeTask = ({ piece, of, brand, placement }: ComposeTask): Promise<Composition> =>
   studio.composition(piece, of, sameBrand(brand), placement);
+
+const compareTask = ({ words, looks }: CompareTask): Promise<Compared> =>
+  Promise.resolve(compared(words, looks));
 
 /** Reads the colours of a stored picture. */
 async function paletteTask(id: FileId): Promise<PaletteReading> {
@@ -181,3 +186,4 @@ export const lead = crossing(leadTask);
 export const fitted = crossing(fitTask);
 export const measured = crossing(measureTask);
 export const composition = crossing(composeTask);
+export const comparedAll = crossing(compareTask);

@@ -51,7 +51,7 @@ export class BatchRunner {
     // Every task in flight listens.
     setMaxListeners(0, signal);
     const files = await this.missing(row);
-    const lookup = await this.lookup(row);
+    const lookup = await this.placements.asOf(row.places);
     const alike = Alike.of(row, this.context.pool);
     const pace = new Pace(this.context.now);
     this.paces.set(row.id, pace);
@@ -101,11 +101,6 @@ export class BatchRunner {
   async isThere(row: BatchRow, output: File & { bytes: number }): Promise<boolean> {
     const name = outputName(row, output.variation, output.placement);
     return (await this.context.made.size(name)) === output.bytes;
-  }
-
-  /** The placements as they were when it was started, so that all its files are of one kind. */
-  private async lookup({ places }: BatchRow): Promise<PlacementLookup> {
-    return places ? (id) => places.find((place) => place.id === id) : this.placements.lookup();
   }
 
   private async makeOne(

@@ -18,7 +18,7 @@ import {
   type ValueNames,
 } from "../../core/batch";
 import type { Spread } from "../../core/colour";
-import { repeatedLooks, repeatedWords, type Looking } from "../../core/choosing";
+import type { Compared, Looking } from "../../core/choosing";
 import { Cache } from "../../core/cache";
 import { copyPiece, knownPlacement } from "../../core/piece";
 import { problem } from "../../core/problem";
@@ -41,7 +41,6 @@ const MOST_ON_A_PAGE = 100;
 /** What comes of comparing all variations with each other is kept of so many of them. */
 const MOST_COMPARED = 100_000;
 
-type Compared = ReturnType<typeof repeatedLooks>;
 const NOT_COMPARED: Compared = { repeats: [], distinctness: new Map() };
 
 /** Choosing among the variations of a batch: what was measured of them, what a person decided, how they did. */
@@ -86,7 +85,7 @@ export class Choosing {
     const isWhole = measuring === 0 && !isUnderWay(batch.state);
     const { repeats, distinctness: far } = isWhole
       ? await this.compared.get(`${id} ${placement} ${made.length}`, () =>
-          Promise.resolve(comparedAll(row, made)),
+          this.comparedAll(row, made),
         )
       : NOT_COMPARED;
     const variations = row.variations.map((variation, index): SheetVariation => {
@@ -121,6 +120,17 @@ export class Choosing {
     };
   }
 
+  /** In a thread: each is compared with all others. */
+  private comparedAll(
+    { variations }: BatchRow,
+    made: readonly (typeof outputs.$inferSelect)[],
+  ): Promise<Compared> {
+    const looks = made.flatMap(({ variation: index, measured }): Looking[] =>
+      measured ? [{ index, hash: measured.hash, colours: measured.colours }] : [],
+    );
+    return this.context.pool.compared({ looks, words: variations.map(wordsOf) });
+  }
+
   /**
    * A contact sheet to be sent round: the variations on one placement, or those of them that were so decided; the first
    * hundred. Throws `batch-empty` where there are none.
@@ -136,10 +146,8 @@ export class Choosing {
     );
     if (chosen.length === 0) throw problem("batch-empty");
     const { crate } = await this.pieces.get(batch.piece);
-    const lookup = await this.placements.lookup();
-    const place =
-      row.places?.find((one) => one.id === placement) ??
-      knownPlacement(row.document, placement, lookup);
+    const lookup = await this.placements.asOf(row.places);
+    const place = knownPlacement(row.document, placement, lookup);
     const alike = Alike.of(row, this.context.pool);
     const tasks = chosen.slice(0, MOST_ON_A_PAGE).map(async ({ index, name }) => {
       const piece = applyVariation(row.document, row.variations[index]!);
@@ -272,19 +280,6 @@ function nextOf(
     pictures: [...pictures],
     spreads: [...spreads.values()],
   };
-}
-
-/** What says or looks nearly the same, and how far each looks from the one most like it. */
-function comparedAll(
-  { variations }: BatchRow,
-  made: readonly (typeof outputs.$inferSelect)[],
-): Compared {
-  const looks = repeatedLooks(
-    made.flatMap(({ variation: index, measured }): Looking[] =>
-      measured ? [{ index, hash: measured.hash, colours: measured.colours }] : [],
-    ),
-  );
-  return { ...looks, repeats: [...repeatedWords(variations.map(wordsOf)), ...looks.repeats] };
 }
 
 const wordsOf = ({ message }: BatchRow["variations"][number], index: number) => ({

@@ -215,9 +215,7 @@ export class Deliveries {
     const { document: piece, brand, request } = row;
     if (!piece || !brand) throw problem("delivery-empty");
     // As it was when it was asked for; what has no place of its own there is a size of the piece.
-    const lookup = row.places
-      ? (id: string) => row.places!.find((place) => place.id === id)
-      : await this.placements.lookup();
+    const lookup = await this.placements.asOf(row.places);
     const items = await this.items(piece, brand, request, lookup);
     const { crate } = await this.pieces.get(row.piece);
     await withScratch(this.context.folder, async (scratch) => {

@@ -42,10 +42,8 @@ export class Measuring {
 
   private async measure(row: BatchRow, placement: string, left: readonly Output[]): Promise<void> {
     const { pool, made, store } = this.context;
-    const lookup = await this.placements.lookup();
-    const places = row.places ?? [];
-    const place =
-      places.find(({ id }) => id === placement) ?? knownPlacement(row.document, placement, lookup);
+    const lookup = await this.placements.asOf(row.places);
+    const place = knownPlacement(row.document, placement, lookup);
     const alike = Alike.of(row, pool);
     const written = new Grouped<Pick<Output, "variation" | "measured">>(
       (rows) =>

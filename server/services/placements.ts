@@ -33,6 +33,11 @@ export class Placements {
     return lookupIn(await this.catalogue(reader));
   }
 
+  /** As they were when something was begun, so that all that is made of it is of one kind; as they are where that was not kept. */
+  async asOf(kept: readonly Placement[] | null): Promise<PlacementLookup> {
+    return kept ? (id) => kept.find((place) => place.id === id) : this.lookup();
+  }
+
   /** A new placement, under an id made of its name. */
   async add(wanted: Omit<Placement, "id">): Promise<Placement> {
     return this.context.store.write(async (tx) => {

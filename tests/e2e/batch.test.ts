@@ -4,6 +4,7 @@ import { unzipSync } from "fflate";
 import sharp from "sharp";
 import type { BatchAnswer } from "../../core/api";
 import { findings } from "../support/axe";
+import { choose } from "../support/browser";
 import { Stage } from "../support/stage";
 
 describe("a batch in the interface", () => {
@@ -115,6 +116,15 @@ describe("a batch in the interface", () => {
     expect(await page.getByRole("button", { name: "Undo", exact: true }).isDisabled()).to.equal(
       true,
     );
+
+    await page.evaluate(() => navigator.clipboard.writeText("2026-12-05\nsoon\n2026-12-06"));
+    await cell(0, 3).click();
+    await page.keyboard.press("Control+v");
+    await page.getByRole("button", { name: "Format date …" }).click();
+    await choose(page, "In the manner of", "German");
+    await page.getByRole("button", { name: "Write them so" }).click();
+    await page.getByText("Left as written in “date”: 1 cell.").waitFor();
+    expect(await column(3)).to.deep.equal(["Samstag, 5. Dezember", "soon", "Sonntag, 6. Dezember"]);
 
     await cell(1, 1).click();
     await page.getByRole("button", { name: "Delete 1 row" }).click();

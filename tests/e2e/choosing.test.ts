@@ -106,7 +106,7 @@ describe("choosing among variations", () => {
     await page.getByRole("img", { name: /^Headline: Boats at rest 4\.44 %/ }).waitFor();
     expect(await findings(page)).to.deep.equal([]);
     await page.getByRole("button", { name: "Next batch from the best" }).click();
-    await page.getByRole("cell", { name: "Boats at rest" }).waitFor();
+    await page.getByRole("gridcell", { name: "Boats at rest" }).first().waitFor();
     await page.getByText(/^\d+ variations? × 3 sizes/).waitFor();
   });
 

@@ -61,6 +61,7 @@ describe("words and pictures of a message", () => {
     await page.getByRole("link", { name: /^Batch/ }).click();
     await page.getByRole("button", { name: "Use saved alternatives: headline" }).click();
     const table = page.getByRole("region", { name: "Table" });
+    await table.getByRole("row").nth(2).waitFor();
     expect(await table.getByRole("row").count()).to.equal(3);
     await page
       .getByText(/2 variations/)

@@ -53,6 +53,9 @@ export const useChoosing = defineStore("choosing", () => {
   const current = ref<number>();
   const compared = ref<number[]>([]);
   let timer: ReturnType<typeof setTimeout> | undefined;
+  /** Counts what was decided, when it is shown and when it is written down. */
+  let marks = 0;
+  let unwritten = 0;
 
   const all = computed(() => sheet.value?.variations ?? []);
   const measured = computed<Ranked[]>(() =>
@@ -133,9 +136,12 @@ export const useChoosing = defineStore("choosing", () => {
     }
     id.value = batch;
     failure.value = "";
+    const known = marks;
     try {
       const answer = await api.contactSheet(batch, placement);
       if (id.value !== batch) return;
+      // What was decided meanwhile may not be in it.
+      if (unwritten > 0 || marks !== known) return await open(batch, placement);
       sheet.value = answer;
       current.value ??= answer.variations[0]?.index;
       if (isUnderWay(answer.batch.state) || answer.measuring > 0)
@@ -158,12 +164,17 @@ export const useChoosing = defineStore("choosing", () => {
     const before = sheet.value?.variations[index];
     if (!before) return;
     const { verdict, note } = { ...before, ...mark };
+    marks++;
+    unwritten++;
     put({ ...before, verdict: verdict ?? undefined, note: note || undefined });
     try {
       await api.markVariation(id.value, index, mark);
     } catch (error) {
       put(before);
       toasts.fail(error);
+    } finally {
+      marks++;
+      unwritten--;
     }
   }
 

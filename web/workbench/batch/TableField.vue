@@ -9,6 +9,7 @@ import { useBatch } from "./batch";
 import { usePiece } from "../piece";
 import { counted } from "../../common/counted";
 import FileButton from "../../ui/FileButton.vue";
+import FormatColumn from "./FormatColumn.vue";
 import RowPreview from "./RowPreview.vue";
 import SelectField from "../../ui/SelectField.vue";
 import TextField from "../../ui/TextField.vue";
@@ -120,6 +121,7 @@ async function take(file: File | undefined): Promise<void> {
         <NButton @click="edit((table) => grid.sortedBy(table, block.column))">
           Sort by {{ batch.table.columns[block.column] || "this column" }}
         </NButton>
+        <FormatColumn :table="batch.table" :column="block.column" @change="steps.change" />
         <span class="quiet number">{{ counted(batch.table.rows.length, "row") }}</span>
         <NButton @click="batch.clear()">Another table</NButton>
       </div>

@@ -75,6 +75,8 @@ onMounted(() => {
     layout: "fitColumns",
     height: props.height,
     selectableRange: 1,
+    // Who came by a button goes on from there.
+    selectableRangeAutoFocus: false,
     selectableRangeColumns: true,
     selectableRangeRows: true,
     editTriggerEvent: "dblclick",
