@@ -19,7 +19,7 @@ import { useSteps } from "./use-steps";
 const batch = useBatch();
 const open = usePiece();
 const text = ref("");
-/** Of the grid, in CSS pixels. */
+/** Of the grid at most, in CSS pixels. */
 const HEIGHT = 320;
 const TableGrid = defineAsyncComponent(() => import("./TableGrid.vue"));
 const steps = useSteps(storeToRefs(batch).table);

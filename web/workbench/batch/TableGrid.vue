@@ -71,9 +71,10 @@ onMounted(() => {
       frozen: true,
       width: 52,
       hozAlign: "right",
+      headerHozAlign: "right",
     },
     layout: "fitColumns",
-    height: props.height,
+    maxHeight: props.height,
     selectableRange: 1,
     // Who came by a button goes on from there.
     selectableRangeAutoFocus: false,
