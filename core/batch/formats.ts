@@ -1,4 +1,4 @@
-import { plainDigits } from "../message/form/digits";
+import { plainDigits } from "../message";
 import type { Table } from "./table";
 
 /** How values of a column are written; what a language does with it is Unicode's CLDR, by way of `Intl`. */

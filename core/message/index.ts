@@ -12,3 +12,4 @@ export {
 export { priceParts, type PriceParts } from "./price";
 export { isUrging } from "./form/appeals";
 export { sortMessage, wordsOf, type SortedLine } from "./sort";
+export { plainDigits } from "./form/digits";
