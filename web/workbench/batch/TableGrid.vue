@@ -11,6 +11,7 @@ import {
   type CellComponent,
 } from "tabulator-tables";
 import "tabulator-tables/dist/css/tabulator_simple.min.css";
+import { useEventListener } from "@vueuse/core";
 import { onBeforeUnmount, onMounted, useTemplateRef, watch } from "vue";
 import { grid, type Table } from "../../../core/batch";
 
@@ -108,7 +109,7 @@ watch(
       const changed = now.rows.flatMap((cells, row) =>
         cells === before.rows[row] ? [] : [rowOf(cells, row)],
       );
-      await shown.updateData(changed);
+      if (changed.length > 0) await shown.updateData(changed);
     } else {
       const block = selected();
       await shown.replaceData(now.rows.map(rowOf));
@@ -144,7 +145,12 @@ function selectAgain({ row, rows, column, columns: wide }: grid.Block): void {
   if (first && last) shown?.getRanges()[0]?.setBounds(first, last);
 }
 
-const isWriting = (event: Event): boolean => event.target instanceof HTMLInputElement;
+/** The clipboard goes to where the page's selection is, which is not where the keyboard is. */
+const isHere = (event: Event): boolean =>
+  host.value?.contains(document.activeElement) === true && !isWriting(event);
+
+const isWriting = (event: Event): boolean =>
+  [event.target, document.activeElement].some((one) => one instanceof HTMLInputElement);
 
 function change(by: (table: Table, block: grid.Block) => Table): void {
   const block = selected();
@@ -153,7 +159,7 @@ function change(by: (table: Table, block: grid.Block) => Table): void {
 
 function copy(event: ClipboardEvent): void {
   const block = selected();
-  if (isWriting(event) || !block) return;
+  if (!isHere(event) || !block) return;
   event.preventDefault();
   event.clipboardData?.setData("text/plain", grid.copied(props.table, block));
   if (event.type === "cut") change(grid.cleared);
@@ -161,10 +167,13 @@ function copy(event: ClipboardEvent): void {
 
 function paste(event: ClipboardEvent): void {
   const text = event.clipboardData?.getData("text/plain");
-  if (isWriting(event) || !text) return;
+  if (!isHere(event) || !text) return;
   event.preventDefault();
   change((table, block) => grid.pasted(table, block, text));
 }
+
+useEventListener(document, ["copy", "cut"], copy);
+useEventListener(document, "paste", paste);
 
 /** Keys that spreadsheets have; those for moving about and for writing are the package's. */
 function press(event: KeyboardEvent): void {
@@ -197,7 +206,7 @@ function write(text?: string): void {
 </script>
 
 <template>
-  <div class="grid" @keydown.capture="press" @copy="copy" @cut="copy" @paste="paste">
+  <div class="grid" @keydown.capture="press">
     <div ref="host" aria-label="Rows of the table"></div>
   </div>
 </template>
