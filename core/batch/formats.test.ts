@@ -41,7 +41,7 @@ describe("a column that is written for a language", () => {
   });
 
   it("says numbers and prices, however they were written", () => {
-    const cells = ["1,234.5", "1.234,5", "1 234,5", "12", "-0.25", "1.234"];
+    const cells = ["1,234.5", "1.234,5", "1 234,5", "12", "-0.25", "1.234", "0.125", "12345.678"];
     expect(written(cells, { as: "number", language: "de" }).cells).to.deep.equal([
       "1.234,5",
       "1.234,5",
@@ -49,15 +49,21 @@ describe("a column that is written for a language", () => {
       "12",
       "-0,25",
       "1.234",
+      "0,125",
+      "12.345,678",
     ]);
     expect(
-      written(["12.5", "€ 9", "GBP 7,00", "1.250,90 zł"], { as: "price", language: "de" }).cells,
-    ).to.deep.equal(["12,50 €", "9 €", "7 £", "1.250,90 PLN"]);
+      written(["12.5", "€9", "GBP 7,00", "1.250,90 zł", "$ 4"], { as: "price", language: "de" })
+        .cells,
+    ).to.deep.equal(["12,50 €", "9 €", "7 £", "1.250,90 PLN", "4 €"]);
   });
 
   it("leaves what is none, and counts it", () => {
     const cells = ["2026-02-31", "soon", "", "2026-12-05 and later", "2026-13-01"];
     expect(written(cells, {})).to.deep.equal({ cells, left: 4 });
-    expect(written(["free", "two for 5"], { as: "price" }).left).to.equal(1);
+    const more = ["free", "two for 5", "from € 5", "5 € a head", "€ 5 €", "12 ABC"];
+    expect(written(more, { as: "price" })).to.deep.equal({ cells: more, left: more.length });
+    const names = ["007", "12 5", "1.234.5", "1,23,4", "030 123 456", "5 to 7"];
+    expect(written(names, { as: "number" })).to.deep.equal({ cells: names, left: names.length });
   });
 });

@@ -99,7 +99,7 @@ const numberWriter = (language: string): Writer => {
   };
 };
 
-/** Signs that name one currency alone; a dollar or a crown may be several. */
+/** Signs that name one currency alone. */
 const SIGNS: Readonly<Record<string, string>> = {
   "€": "EUR",
   "£": "GBP",
@@ -109,14 +109,19 @@ const SIGNS: Readonly<Record<string, string>> = {
   zł: "PLN",
   Kč: "CZK",
 };
+/** A dollar, a crown or a yen may be several. */
+const AMBIGUOUS: ReadonlySet<string> = new Set(["$", "kr", "¥"]);
 
+const CODES: ReadonlySet<string> = new Set(Intl.supportedValuesOf("currency"));
+
+/** A number with one sign or code of a currency before or after it. What says more than that, such as “from € 5”, is no price alone. */
 function priceWriter({ language, currency: usual }: Formatting): Writer {
   return (cell) => {
-    const sign = Object.keys(SIGNS).find((one) => cell.includes(one));
-    const code = /(?<!\p{L})[A-Z]{3}(?!\p{L})/u.exec(cell)?.[0];
-    const value = readNumber(cell.replace(/[\p{L}\p{Sc}\s]/gu, ""));
-    if (value === undefined) return undefined;
-    const currency = sign ? SIGNS[sign]! : (code ?? usual);
+    const [, before = "", amount = "", after = ""] =
+      /^([\p{L}\p{Sc}]*)\s*([^\p{L}\p{Sc}]+?)\s*([\p{L}\p{Sc}]*)$/u.exec(cell) ?? [];
+    const value = readNumber(amount);
+    const currency = before && after ? undefined : currencyOf(before || after, usual);
+    if (value === undefined || !currency) return undefined;
     // Whole prices stand without zeros, as on a poster.
     const digits = Number.isInteger(value) ? { maximumFractionDigits: 0 } : {};
     return new Intl.NumberFormat(language, { style: "currency", currency, ...digits }).format(
@@ -125,17 +130,19 @@ function priceWriter({ language, currency: usual }: Formatting): Writer {
   };
 }
 
-/** With a point or a comma for decimals: the last of them, unless it stands before three digits or comes again. */
-function readNumber(cell: string): number | undefined {
-  const text = plainDigits(cell).replace(/[\s’']/gu, "");
-  if (!/^[-−+]?\d[\d.,]*$/.test(text)) return undefined;
-  const last = Math.max(text.lastIndexOf("."), text.lastIndexOf(","));
-  const sign = text[last];
-  const isGroup = text.split(sign ?? " ").length > 2 || /^[.,]\d{3}$/.test(text.slice(last));
-  const plain = isGroup || last < 0 ? text.replace(/[.,]/g, "") : wholeAndRest(text, last);
-  const value = Number(plain.replace("−", "-"));
-  return Number.isFinite(value) ? value : undefined;
+function currencyOf(sign: string, usual: string): string | undefined {
+  // A sign that several use, and no sign at all, are the usual one.
+  if (sign === "" || AMBIGUOUS.has(sign)) return usual;
+  return SIGNS[sign] ?? (CODES.has(sign) ? sign : undefined);
 }
 
-const wholeAndRest = (text: string, at: number): string =>
-  `${text.slice(0, at).replace(/[.,]/g, "")}.${text.slice(at + 1)}`;
+/** Whole numbers, in groups of three or not, and what follows a point or a comma. A number with zeros before it is a name. */
+const NUMBER = /^([-+]?)(0|[1-9]\d{0,2}(?:([ .,’'])\d{3}(?:\3\d{3})*)|[1-9]\d*)(?:([.,])(\d+))?$/;
+
+/** “1.234” and “1,234” are a thousand and more: in tables of prices and counts, three decimals are rare. */
+function readNumber(cell: string): number | undefined {
+  const text = plainDigits(cell).replace(/\s/gu, " ").replace("−", "-");
+  const [, sign = "", whole, group, point, rest = ""] = NUMBER.exec(text) ?? [];
+  if (whole === undefined || (point && point === group)) return undefined;
+  return Number(`${sign}${whole.replace(/\D/g, "")}.${rest || "0"}`);
+}
