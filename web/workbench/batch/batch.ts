@@ -44,7 +44,11 @@ export const useBatch = defineStore("batch", () => {
   const toasts = useToasts();
   const library = useLibrary();
   const table = shallowRef<Table>();
-  const tableNotes = shallowRef<TableNote[]>([]);
+  const asRead = shallowRef<{ table: Table; notes: TableNote[] }>();
+  /** What was said of a table when it was read holds as long as it is as it was. */
+  const tableNotes = computed(() =>
+    asRead.value && asRead.value.table === table.value ? asRead.value.notes : [],
+  );
   const pairing = ref<Pairing>("in-step");
   const groups = ref<string[]>([]);
   const never = ref<Condition[]>([]);
@@ -122,7 +126,6 @@ export const useBatch = defineStore("batch", () => {
     () => open.piece?.id,
     () => {
       table.value = undefined;
-      tableNotes.value = [];
       plan.value = undefined;
       pictures.value = [];
       spreads.value = [];
@@ -168,8 +171,8 @@ export const useBatch = defineStore("batch", () => {
     try {
       const answer =
         typeof source === "string" ? await api.tableText(source) : await api.tableFile(source);
+      asRead.value = answer;
       table.value = answer.table;
-      tableNotes.value = answer.notes;
     } catch (error) {
       failure.value = (error as Error).message;
     }
@@ -184,13 +187,11 @@ export const useBatch = defineStore("batch", () => {
   function takeAlternatives(): void {
     if (!open.piece) return;
     table.value = tableOfAlternatives(open.piece);
-    tableNotes.value = [];
     pairing.value = "every-mix";
   }
 
   function clear(): void {
     table.value = undefined;
-    tableNotes.value = [];
     plan.value = undefined;
     failure.value = "";
   }

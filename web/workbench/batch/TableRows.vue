@@ -1,0 +1,144 @@
+<script setup lang="ts">
+import { useRefHistory } from "@vueuse/core";
+import { NButton } from "naive-ui";
+import { Redo2, Undo2 } from "@lucide/vue";
+import { storeToRefs } from "pinia";
+import { computed, defineAsyncComponent, ref } from "vue";
+import { grid, slotNamed, type Table } from "../../../core/batch";
+import { slotName } from "../../../core/message";
+import { counted } from "../../common/counted";
+import SelectField from "../../ui/SelectField.vue";
+import { usePiece } from "../piece";
+import { useBatch } from "./batch";
+import FormatColumn from "./FormatColumn.vue";
+import RowPreview from "./RowPreview.vue";
+
+/** The table of a batch, worked on in place: its grid, what is done to rows and columns, and what is said of it. */
+const emit = defineEmits<{ close: [] }>();
+
+/** Of the grid at most, in CSS pixels. */
+const HEIGHT = 320;
+const NOTES_SHOWN = 5;
+const MOST_STEPS = 100;
+const TableGrid = defineAsyncComponent(() => import("./TableGrid.vue"));
+
+const batch = useBatch();
+const open = usePiece();
+const { table: kept } = storeToRefs(batch);
+/** It is there as long as this is shown. */
+const table = computed({ get: () => kept.value!, set: (to) => (kept.value = to) });
+const { undo, redo, canUndo, canRedo } = useRefHistory(kept, {
+  capacity: MOST_STEPS,
+  flush: "sync",
+});
+const steps = computed(() => [
+  { name: "Undo", icon: Undo2, can: canUndo.value, go: undo },
+  { name: "Redo", icon: Redo2, can: canRedo.value, go: redo },
+]);
+const block = ref<grid.Block>({ row: 0, column: 0, rows: 1, columns: 1 });
+
+const slots = computed(() => Object.keys(open.piece?.message ?? {}));
+const unused = computed(() =>
+  table.value.columns.flatMap((heading, column) =>
+    slotNamed(heading, slots.value) ? [] : [{ heading: heading || "no heading", column }],
+  ),
+);
+/** Slots that no column is for yet. */
+const free = computed(() =>
+  slots.value
+    .filter((slot) => !table.value.columns.some((heading) => slotNamed(heading, [slot])))
+    .map((slot) => ({ value: slot, label: slotName(slot) })),
+);
+const notes = computed(() => [...batch.tableNotes, ...(batch.plan?.notes ?? [])]);
+
+function edit(by: (table: Table, block: grid.Block) => Table): void {
+  table.value = by(table.value, block.value);
+}
+</script>
+
+<template>
+  <div class="edit">
+    <div class="rows">
+      <TableGrid
+        :table="table"
+        :height="HEIGHT"
+        @change="table = $event"
+        @undo="undo()"
+        @redo="redo()"
+        @select="block = $event"
+      />
+      <RowPreview v-if="table.rows[block.row]" :table="table" :row="block.row" />
+    </div>
+    <div class="actions">
+      <NButton
+        v-for="{ name, icon, can, go } in steps"
+        :key="name"
+        quaternary
+        :aria-label="`${name} in the table`"
+        :disabled="!can"
+        @click="go"
+        ><component :is="icon" :size="16" aria-hidden="true"
+      /></NButton>
+      <NButton @click="edit((now) => grid.withRows(now, now.rows.length, 1))"> Add a row </NButton>
+      <NButton @click="edit(grid.withoutRows)">Delete {{ counted(block.rows, "row") }}</NButton>
+      <NButton @click="edit(grid.filledDown)">Fill down</NButton>
+      <NButton @click="edit((now) => grid.sortedBy(now, block.column))">
+        Sort by {{ table.columns[block.column] || "this column" }}
+      </NButton>
+      <FormatColumn :table="table" :column="block.column" @change="table = $event" />
+      <span class="quiet number">{{ counted(table.rows.length, "row") }}</span>
+      <NButton @click="emit('close')">Another table</NButton>
+    </div>
+    <div v-if="unused.length" class="actions">
+      <SelectField
+        v-for="{ column, heading } in unused"
+        :key="column"
+        class="heading"
+        :label="`What “${heading}” is for`"
+        :placeholder="`“${heading}” is not used`"
+        :options="free"
+        @update:model-value="edit((now) => grid.withHeading(now, column, String($event)))"
+      />
+    </div>
+    <ul v-if="notes.length" class="notes">
+      <li v-for="(note, index) in notes.slice(0, NOTES_SHOWN)" :key="index">{{ note.text }}</li>
+      <li v-if="notes.length > NOTES_SHOWN" class="quiet">
+        and {{ notes.length - NOTES_SHOWN }} more like these
+      </li>
+    </ul>
+  </div>
+</template>
+
+<style scoped>
+.edit {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 12px;
+}
+
+.actions {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+}
+
+.rows {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 16px;
+  align-items: start;
+}
+
+.heading {
+  max-width: 260px;
+}
+
+.notes {
+  padding: 10px 14px 10px 30px;
+  margin: 0;
+  border-left: 3px solid var(--lemon);
+  background: var(--lemon-tint);
+  font-size: 13px;
+}
+</style>
