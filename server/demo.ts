@@ -1,13 +1,24 @@
 import { readdir, readFile } from "node:fs/promises";
 import { join, relative } from "node:path";
-import { eq } from "drizzle-orm";
+import { eq, like } from "drizzle-orm";
 import { z } from "zod";
 import { BatchRequest } from "../core/api";
+import type { Store } from "./store/database";
 import type { Services } from "./services/services";
 import type { Unpacked } from "./files/unzip";
 import { readBundle } from "./imports/bundle";
 import { importBundle } from "./services/import";
 import { settings } from "./store/tables";
+
+/** What is loaded is written down under this and its name; a folder of the demo is called as its brand is. */
+const LOADED = "demo:";
+const isBatch = (name: string): boolean => name.endsWith("-batch.json");
+
+/** The ids of the brands that came with the demo, there or deleted since. */
+export async function demoBrands({ read }: Store): Promise<string[]> {
+  const loaded = await read.select().from(settings).where(like(settings.key, `${LOADED}%`));
+  return loaded.map(({ key }) => key.slice(LOADED.length)).filter((name) => !isBatch(name));
+}
 
 /** Imports each folder of the demo once, through the import that a person's own files take. */
 export async function loadDemo(services: Services, folder: string): Promise<string[]> {
@@ -15,7 +26,7 @@ export async function loadDemo(services: Services, folder: string): Promise<stri
   const loaded: string[] = [];
   for (const entry of await readdir(folder, { withFileTypes: true })) {
     if (!entry.isDirectory()) continue;
-    const key = `demo:${entry.name}`;
+    const key = LOADED + entry.name;
     const [known] = await context.store.read.select().from(settings).where(eq(settings.key, key));
     if (known) continue;
     await importBundle(
@@ -43,8 +54,8 @@ const DemoBatch = z.object({
 export async function startDemoBatches(services: Services, folder: string): Promise<void> {
   const { context, batches, choosing } = services;
   for (const name of await readdir(folder)) {
-    if (!name.endsWith("-batch.json")) continue;
-    const key = `demo:${name}`;
+    if (!isBatch(name)) continue;
+    const key = LOADED + name;
     const [known] = await context.store.read.select().from(settings).where(eq(settings.key, key));
     if (known) continue;
     const demo = DemoBatch.parse(JSON.parse(await readFile(join(folder, name), "utf8")));

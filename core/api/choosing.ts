@@ -24,6 +24,8 @@ export const SheetVariation = z.object({
   values: z.record(z.string(), z.string()),
   verdict: Verdict.optional(),
   note: z.string().optional(),
+  /** It was changed by hand, and stands by itself. */
+  byHand: z.boolean(),
   /** On the placement that was asked for, once it is made. */
   output: OutputAnswer.optional(),
   /** Absent until it is measured. */

@@ -69,6 +69,8 @@ export const BatchAnswer = z.object({
   failed: z.number().int(),
   /** Files whose words did not fit in the layout of the others, and that are laid out by themselves. */
   apart: z.number().int(),
+  /** Files that would come out otherwise now: the piece, its kit or a variation has been changed since. */
+  outdated: z.number().int(),
   /** Seconds that the rest will take, from the pace so far; absent when not running. */
   secondsLeft: z.number().optional(),
 });

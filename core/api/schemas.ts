@@ -14,7 +14,12 @@ import { Template } from "../templates";
 export const ProblemAnswer = z.object({ code: z.enum(problemCodes), message: z.string() });
 
 /** `locked` names the kits that can only be changed with their key. */
-export const BrandList = z.object({ brands: z.array(Brand), locked: z.array(z.string()) });
+/** With the ids of those that are locked, and of those that came with the program. */
+export const BrandList = z.object({
+  brands: z.array(Brand),
+  locked: z.array(z.string()),
+  demo: z.array(z.string()),
+});
 /** `shipped` has the facts as they came, of those placements that the team has changed. */
 export const PlacementList = Catalogue.extend({ shipped: z.array(Placement) });
 export type PlacementList = z.infer<typeof PlacementList>;
@@ -67,6 +72,8 @@ export const PieceAnswer = z.object({
   piece: Piece,
   crate: z.object({ id: z.string(), name: z.string() }),
   revision: z.number().int(),
+  /** The variation of a batch that it is, opened to be changed by hand. */
+  variation: z.object({ batch: z.string(), name: z.string() }).optional(),
   /** What the next step back and the next step forward are called; absent where there is none. */
   undo: z.string().optional(),
   redo: z.string().optional(),

@@ -6,3 +6,4 @@ export { Condition, Pairing, Sample, unequal, type Combining } from "./factors";
 export * from "./combine";
 export * from "./kept";
 export * from "./naming";
+export { changedByHand, outdatedFiles, type Made, type MadeFile } from "./again";

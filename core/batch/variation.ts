@@ -1,4 +1,5 @@
 import type { Spread } from "../colour";
+import type { Edit } from "../edit";
 import type { Piece } from "../piece";
 import type { SlotValue } from "./table";
 
@@ -6,12 +7,14 @@ import type { SlotValue } from "./table";
 export interface Variation {
   message: Record<string, SlotValue>;
   spread?: Spread;
+  /** What was changed of it by hand, from how it stands among the others. */
+  edit?: Edit;
 }
 
 /** The columns of a batch that are no slots. */
 export const SPREAD_COLUMN = "spread";
 
-/** The piece with the variation's words, pictures and colours in place of its own. */
+/** The piece with the variation's words, pictures and colours in place of its own; not yet with what was changed by hand. */
 export function applyVariation(piece: Piece, { message: changed, spread }: Variation): Piece {
   const message = { ...piece.message };
   for (const [slot, value] of Object.entries(changed)) {

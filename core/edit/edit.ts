@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { problem } from "../problem";
+import { Problem, problem } from "../problem";
 import { Piece } from "../piece";
 import { same } from "../same";
 import { Address, addressKey } from "./address";
@@ -36,6 +36,18 @@ export function applied(piece: Piece, edit: Edit): Piece {
   if (after.success) return after.data;
   const [issue] = after.error.issues;
   throw impossible(`${issue!.path.join(".")}: ${issue!.message}.`);
+}
+
+/** As much of an edit as another piece has a place for: what names what is not there is left out. */
+export function appliedWherePossible(piece: Piece, { changes }: Edit): Piece {
+  let after = piece;
+  for (const change of changes)
+    try {
+      after = applied(after, { changes: [change] });
+    } catch (error) {
+      if (!(error instanceof Problem)) throw error;
+    }
+  return after;
 }
 
 const impossible = (why: string) => problem("edit-impossible", { why });

@@ -227,6 +227,11 @@ export const problems = {
     say: (p: { count: number; most: number }) =>
       `That makes ${p.count} files; one batch makes at most ${p.most}. Nothing was started; use fewer rows, pictures or sizes.`,
   },
+  "batch-under-way": {
+    status: 409,
+    say: () =>
+      "This batch is still being made. Nothing was changed; wait until it is done, or stop it first.",
+  },
   "batch-empty": {
     status: 400,
     say: () => "That makes no file. Choose at least one row and one size.",

@@ -39,6 +39,7 @@ export class Jobs implements JobQueue<JobKind> {
   private readonly running = new Map<string, Running>();
   /** What could not be written down, since the disk is full. */
   private readonly unwritten = new Map<string, JobFacts>();
+  private readonly listeners: ((id: string) => void)[] = [];
   private closing = false;
   private turn: Promise<void> = Promise.resolve();
   private look: NodeJS.Timeout | undefined;
@@ -53,6 +54,10 @@ export class Jobs implements JobQueue<JobKind> {
 
   handle(kind: JobKind, make: Make, atOnce: number): void {
     this.kinds.set(kind, { make, atOnce });
+  }
+
+  watch(listener: (id: string) => void): void {
+    this.listeners.push(listener);
   }
 
   async add(tx: Transaction, kind: JobKind, id: string): Promise<void> {
@@ -90,11 +95,17 @@ export class Jobs implements JobQueue<JobKind> {
 
   /** Goes on with one that was paused, cancelled or has failed. */
   async resume(id: string): Promise<void> {
-    const again = { state: "queued" as const, message: null, tries: 0, runs: 1 };
     // One whose pause could not be written down still stands there as running.
     const held: JobState[] = this.unwritten.has(id) ? ["running"] : [];
-    await this.change(id, again, ["paused", "cancelled", "failed", ...held]);
+    await this.change(id, AGAIN, ["paused", "cancelled", "failed", ...held]);
     await this.next();
+  }
+
+  async renew(tx: Transaction, id: string): Promise<void> {
+    await tx
+      .update(jobs)
+      .set(AGAIN)
+      .where(and(eq(jobs.id, id), inArray(jobs.state, ["done", "failed", "cancelled"])));
   }
 
   async remove(tx: Transaction, id: string): Promise<void> {
@@ -191,6 +202,7 @@ export class Jobs implements JobQueue<JobKind> {
         .returning({ id: jobs.id }),
     );
     this.unwritten.delete(id);
+    if (changed.length > 0 && !this.closing) for (const told of this.listeners) told(id);
     return changed.length > 0;
   }
 
@@ -227,3 +239,5 @@ const factsOf = ({ state, message }: Pick<JobRow, "state"> & Partial<JobRow>): J
 });
 
 const QUEUED = { state: "queued" as const, message: null };
+/** What is there of it already stays. */
+const AGAIN = { ...QUEUED, tries: 0, runs: 1 };

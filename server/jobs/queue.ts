@@ -22,10 +22,14 @@ export interface JobQueue<Kind extends string> {
   handle(kind: Kind, make: Make, atOnce: number): void;
   /** Adds a job together with what it is for; it begins when `next` is called. */
   add(tx: Transaction, kind: Kind, id: string): Promise<void>;
+  /** Told the id of each job that comes into another state. */
+  watch(listener: (id: string) => void): void;
   next(): Promise<void>;
   facts(ids: readonly string[]): Promise<Map<string, JobFacts>>;
   cancel(id: string): Promise<void>;
   resume(id: string): Promise<void>;
+  /** Has one that has ended made again, together with what is changed of it; it begins when `next` is called. */
+  renew(tx: Transaction, id: string): Promise<void>;
   remove(tx: Transaction, id: string): Promise<void>;
   recover(): Promise<void>;
   close(): Promise<void>;

@@ -4,11 +4,13 @@ import {
   BatchList,
   BatchPlan,
   BatchRequest,
+  ProblemAnswer,
   THUMBNAIL_WIDTHS as WIDTHS,
   VariationList,
   type ImageFormat,
 } from "../../core/api";
 import type { Services } from "../services/services";
+import { stream } from "./stream";
 import type { Routes } from "./typed";
 import { Id, problems } from "./params";
 
@@ -35,9 +37,14 @@ const Small = z.object({
     .number()
     .refine((width) => WIDTHS.includes(width), `must be one of ${WIDTHS.join(", ")}`)
     .optional(),
+  /** Which file it is to be; it tells apart what was made again, and answers what is there now. */
+  version: z.string().max(64).optional(),
 });
 
-export function addBatchRoutes(routes: Routes, { context, batches, renditions }: Services): void {
+export function addBatchRoutes(
+  routes: Routes,
+  { context, pieces, batches, renditions }: Services,
+): void {
   const ok = <T extends z.ZodType>(schema: T) => ({ response: { 200: schema, ...problems } });
 
   routes.post(
@@ -63,6 +70,20 @@ export function addBatchRoutes(routes: Routes, { context, batches, renditions }:
     async ({ params }) => ({ batches: await batches.of([params.id]) }),
   );
   routes.get(
+    "/api/pieces/:id/batches/events",
+    {
+      schema: {
+        summary: "Server-sent events: how far a batch of the piece is, whenever one moves",
+        params: Id,
+      },
+    },
+    async (request, reply) => {
+      const { id } = request.params;
+      await pieces.get(id);
+      stream<BatchAnswer>(request, reply, (tell) => batches.events.listen(id, tell));
+    },
+  );
+  routes.get(
     "/api/batches/:id",
     { schema: { summary: "How far a batch is", params: Id, ...ok(BatchAnswer) } },
     ({ params }) => batches.get(params.id),
@@ -82,6 +103,17 @@ export function addBatchRoutes(routes: Routes, { context, batches, renditions }:
       },
     },
     ({ params }) => batches.resume(params.id),
+  );
+  routes.post(
+    "/api/batches/:id/again",
+    {
+      schema: {
+        summary: "Make those files again that would come out otherwise now",
+        params: Id,
+        response: { 200: BatchAnswer, ...problems, 409: ProblemAnswer },
+      },
+    },
+    ({ params }) => batches.again(params.id),
   );
   routes.get(
     "/api/batches/:id/variations",
@@ -106,14 +138,11 @@ export function addBatchRoutes(routes: Routes, { context, batches, renditions }:
     },
     async ({ params, query }, reply) => {
       const { variation, placement } = params;
-      const { name, format } = await batches.outputFile(params.id, variation, placement);
-      const small = query.width && (await renditions.ofMade(name, query.width));
-      if (small)
-        return reply.header("cache-control", "private, max-age=3600").type(TYPES.jpeg).send(small);
-      return reply
-        .header("cache-control", "private, max-age=3600")
-        .type(TYPES[format])
-        .send(context.made.stream(name));
+      const { name, format, sha256 } = await batches.outputFile(params.id, variation, placement);
+      reply.header("cache-control", "private, max-age=3600");
+      return query.width
+        ? reply.type(TYPES.jpeg).send(await renditions.ofMade(name, sha256, query.width))
+        : reply.type(TYPES[format]).send(context.made.stream(name));
     },
   );
 }

@@ -20,6 +20,7 @@ import { NewBrand } from "../../core/kit";
 import type { Services } from "../services/services";
 import type { Routes } from "./typed";
 import { toSfnt } from "../files/sfnt";
+import { demoBrands } from "../demo";
 import { exportColours, exportKit } from "../services/export";
 import { FOREVER, Id, problems } from "./params";
 import { withUpload } from "./upload";
@@ -34,7 +35,11 @@ export function addBrandRoutes(routes: Routes, services: Services): void {
   routes.get(
     "/api/brands",
     { schema: { summary: "All brand kits", response: { 200: BrandList } } },
-    async () => ({ brands: await library.brands(), locked: await kits.locked() }),
+    async () => ({
+      brands: await library.brands(),
+      locked: await kits.locked(),
+      demo: await demoBrands(context.store),
+    }),
   );
   routes.get(
     "/api/brands/:id",

@@ -16,7 +16,7 @@ const One = Id.extend({ variation: z.coerce.number().int().min(0) });
 
 const Done = z.object({});
 
-export function addChoosingRoutes(routes: Routes, { choosing }: Services): void {
+export function addChoosingRoutes(routes: Routes, { batches, choosing }: Services): void {
   const ok = <T extends z.ZodType>(schema: T) => ({ response: { 200: schema, ...problems } });
 
   routes.get(
@@ -65,8 +65,15 @@ export function addChoosingRoutes(routes: Routes, { choosing }: Services): void 
   );
   routes.post(
     "/api/batches/:id/variations/:variation/piece",
-    { schema: { summary: "A variation as a piece of its own", params: One, ...ok(PieceAnswer) } },
-    ({ params }) => choosing.asPiece(params.id, params.variation),
+    {
+      schema: {
+        summary:
+          "A variation as a piece, to be changed by hand; it holds when the batch is made again",
+        params: One,
+        ...ok(PieceAnswer),
+      },
+    },
+    ({ params }) => batches.openVariation(params.id, params.variation),
   );
   routes.post(
     "/api/batches/:id/results",

@@ -19,6 +19,7 @@ import {
 } from "../../core/api";
 import { Piece } from "../../core/piece";
 import type { Services } from "../services/services";
+import { stream } from "./stream";
 import type { Routes } from "./typed";
 import { Id, problems } from "./params";
 
@@ -223,14 +224,7 @@ export function addPieceRoutes(
     async (request, reply) => {
       const { id } = request.params;
       await pieces.get(id);
-      reply.hijack();
-      reply.raw.writeHead(200, {
-        "content-type": "text/event-stream",
-        "cache-control": "no-cache",
-        connection: "keep-alive",
-      });
-      const tell = (revision: number) => reply.raw.write(`data: ${revision}\n\n`);
-      request.raw.on("close", pieces.events.listen(id, tell));
+      const tell = stream<number>(request, reply, (to) => pieces.events.listen(id, to));
       // Whoever comes back after a gap learns whether it missed anything.
       tell((await pieces.get(id)).revision);
     },

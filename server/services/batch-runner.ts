@@ -1,6 +1,5 @@
 import { setMaxListeners } from "node:events";
 import { and, eq } from "drizzle-orm";
-import { applyVariation } from "../../core/batch";
 import { knownPlacement } from "../../core/piece";
 import type { PlacementLookup } from "../../core/placements";
 import { problem, type Problem } from "../../core/problem";
@@ -11,8 +10,8 @@ import type { RenderResult } from "../render/task";
 import { Grouped } from "../store/grouped";
 import type { batches } from "../store/tables";
 import { failures, outputs } from "../store/tables";
-import { Alike } from "./alike";
 import type { Placements } from "./placements";
+import { VariationPieces } from "./variation-pieces";
 import type { ServerContext } from "../context";
 
 export type BatchRow = typeof batches.$inferSelect;
@@ -31,6 +30,8 @@ export class BatchRunner {
   constructor(
     private readonly context: ServerContext,
     private readonly placements: Placements,
+    /** Told whenever one more file is finished, or could not be made. */
+    private readonly moves: (row: BatchRow) => void,
   ) {
     this.finishedFiles = new Grouped(
       (rows) => context.store.write((tx) => tx.insert(outputs).values(rows).onConflictDoNothing()),
@@ -52,7 +53,7 @@ export class BatchRunner {
     setMaxListeners(0, signal);
     const files = await this.missing(row);
     const lookup = await this.placements.asOf(row.places);
-    const alike = Alike.of(row, this.context.pool);
+    const pieces = new VariationPieces(row, this.context.pool, lookup);
     const pace = new Pace(this.context.now);
     this.paces.set(row.id, pace);
     const full = new AbortController();
@@ -62,7 +63,7 @@ export class BatchRunner {
       while (next < files.length && !signal.aborted && !full.signal.aborted) {
         const file = files[next++]!;
         try {
-          pace.add(await this.makeOne(row, file, { signal, again, lookup, alike }));
+          pace.add(await this.makeOne(row, file, { signal, again, lookup, pieces }));
           await moved();
         } catch (error) {
           if (signal.aborted) return;
@@ -72,6 +73,7 @@ export class BatchRunner {
           if (noted) failed.push(why);
           else full.abort();
         }
+        this.moves(row);
       }
     };
     try {
@@ -93,7 +95,7 @@ export class BatchRunner {
     const there = new Set<string>();
     for (const output of made)
       if (await this.isThere(row, output)) there.add(nameOf(output));
-      else await store.write((tx) => tx.delete(outputs).where(isOf(row.id, output)));
+      else await store.write((tx) => tx.delete(outputs).where(isOutput(row.id, output)));
     await store.write((tx) => tx.delete(failures).where(eq(failures.batch, row.id)));
     return filesOf(row).filter((file) => !there.has(nameOf(file)));
   }
@@ -106,19 +108,15 @@ export class BatchRunner {
   private async makeOne(
     row: BatchRow,
     file: File,
-    { signal, again, lookup, alike }: Making,
+    { signal, again, lookup, pieces }: Making,
   ): Promise<RenderResult> {
     const path = this.context.made.place(outputName(row, file.variation, file.placement));
     const { format, scale } = row.request;
-    const piece = applyVariation(row.document, row.variations[file.variation]!);
-    const placement = knownPlacement(piece, file.placement, lookup);
+    const placement = knownPlacement(row.document, file.placement, lookup);
+    const standing = await pieces.at(file.variation, placement);
     // A file that was finished before the program was killed is whole, only not yet written down.
-    const siblings = await alike?.composition(piece.message, placement);
-    const task = { piece, brand: row.brand, placement, format, scale, path, keep: again };
-    const result = await this.context.pool.run(
-      siblings ? { ...task, alike: siblings } : task,
-      signal,
-    );
+    const task = { ...standing, brand: row.brand, placement, format, scale, path, keep: again };
+    const result = await this.context.pool.run(task, signal);
     await this.finishedFiles.add({ batch: row.id, ...file, ...result });
     return result;
   }
@@ -139,7 +137,7 @@ interface Making {
   signal: AbortSignal;
   again: boolean;
   lookup: PlacementLookup;
-  alike: Alike | undefined;
+  pieces: VariationPieces;
 }
 
 /** How fast a batch is made. */
@@ -188,5 +186,6 @@ const filesOf = ({ request, variations }: BatchRow): File[] =>
 
 const nameOf = ({ variation, placement }: File): string => `${variation}-${placement}`;
 
-const isOf = (batch: string, { variation, placement }: File) =>
+/** Where a file of a batch is written down. */
+export const isOutput = (batch: string, { variation, placement }: File) =>
   and(eq(outputs.batch, batch), eq(outputs.variation, variation), eq(outputs.placement, placement));

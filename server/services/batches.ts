@@ -1,13 +1,16 @@
 import { and, asc, count, desc, eq, gte, inArray, isNull, lt, sql, sum } from "drizzle-orm";
-import type {
-  BatchAnswer,
-  BatchPlan,
-  BatchRequest,
-  ImageFormat,
-  OutputAnswer,
-  VariationAnswer,
+import {
+  isUnderWay,
+  type BatchAnswer,
+  type BatchPlan,
+  type BatchRequest,
+  type ImageFormat,
+  type OutputAnswer,
+  type PieceAnswer,
+  type VariationAnswer,
 } from "../../core/api";
 import { BATCH_LIMITS, combine, countVariations, valuesOf, variationName } from "../../core/batch";
+import type { FileId } from "../../core/files";
 import { knownPlacement, type Piece } from "../../core/piece";
 import { refuseUnpaintable, type Placement } from "../../core/placements";
 import { problem } from "../../core/problem";
@@ -15,14 +18,19 @@ import type { FileName } from "../files/store";
 import type { Make } from "../jobs/queue";
 import { batches, failures, outputs } from "../store/tables";
 import { combiningOf, namesFor } from "./batch-request";
-import { BatchRunner, outputName, type BatchRow } from "./batch-runner";
+import { BatchRunner, isOutput, outputName, type BatchRow } from "./batch-runner";
+import { ChangeEvents } from "./events";
 import type { Library } from "./library";
 import type { Pieces } from "./pieces";
 import type { Placements } from "./placements";
+import { placesFor, Remaking } from "./remaking";
 import type { ServerContext } from "../context";
 
 /** So many batches are made at once; the others wait. */
 const AT_ONCE = 2;
+
+/** Milliseconds. */
+const TELL_EVERY = 200;
 
 /** About what files take, as long as none was made. */
 const BYTES_A_MEGAPIXEL: Record<ImageFormat, number> = {
@@ -34,7 +42,12 @@ const BYTES_A_MEGAPIXEL: Record<ImageFormat, number> = {
 
 /** Makes a piece in many variations. What is running goes on after a restart. */
 export class Batches {
+  /** Tells, by piece, how far its batches are. */
+  readonly events = new ChangeEvents<BatchAnswer>();
+  private telling: Promise<void> = Promise.resolve();
+  private readonly toTell = new Set<string>();
   private readonly runner: BatchRunner;
+  private readonly remaking: Remaking;
 
   constructor(
     private readonly context: ServerContext,
@@ -42,9 +55,11 @@ export class Batches {
     private readonly library: Library,
     private readonly placements: Placements,
   ) {
-    this.runner = new BatchRunner(context, placements);
+    this.runner = new BatchRunner(context, placements, (row) => this.tellSoon(row));
+    this.remaking = new Remaking(context, pieces, library, placements);
     const make: Make = async (id, about) => this.runner.make(await this.row(id), about);
     context.jobs.handle("batch", make, AT_ONCE);
+    context.jobs.watch((id) => void this.tell(id));
   }
 
   /** What a request would make, before anything is made. */
@@ -67,7 +82,7 @@ export class Batches {
   async start(pieceId: string, request: BatchRequest): Promise<BatchAnswer> {
     const { piece } = await this.pieces.get(pieceId);
     const brand = await this.library.brand(piece.brand);
-    const places = await this.placesOf(piece, request);
+    await this.placesOf(piece, request);
     const combining = await combiningOf(piece, request, this.library);
     const files = countVariations(combining) * request.placements.length;
     if (files === 0) throw problem("batch-empty");
@@ -82,7 +97,7 @@ export class Batches {
       variations: [...combine(combining)],
       document: piece,
       brand,
-      places,
+      places: placesFor(piece, request.placements, await this.placements.lookup()),
       created: this.context.now().toISOString(),
     };
     const { store, jobs } = this.context;
@@ -122,6 +137,19 @@ export class Batches {
     return this.get(id);
   }
 
+  /** Makes those files again that would come out otherwise now. Throws `batch-under-way` for one that is being made. */
+  async again(id: string): Promise<BatchAnswer> {
+    const facts = await this.context.jobs.facts([id]);
+    if (isUnderWay(facts.get(id)?.state ?? "done")) throw problem("batch-under-way");
+    await this.remaking.again(await this.row(id));
+    return this.get(id);
+  }
+
+  /** A variation as a piece, to be changed by hand. Throws `not-found` for one that the batch does not have. */
+  async openVariation(id: string, variation: number): Promise<PieceAnswer> {
+    return this.remaking.open(await this.known(id, variation), variation);
+  }
+
   async variations(
     id: string,
     from: number,
@@ -149,6 +177,26 @@ export class Batches {
     return { total: row.variations.length, variations };
   }
 
+  /** Files come by the dozen in a second; what is told of them is told a few times. */
+  private tellSoon({ id, piece }: BatchRow): void {
+    if (this.toTell.has(id) || !this.events.isHeard(piece)) return;
+    this.toTell.add(id);
+    setTimeout(() => {
+      this.toTell.delete(id);
+      void this.tell(id);
+    }, TELL_EVERY).unref();
+  }
+
+  /** One after another, so that nobody is told last what was before. */
+  private tell(id: string): Promise<void> {
+    // A delivery, or a batch that is gone meanwhile, is nothing to tell.
+    const told = async (): Promise<void> => {
+      const now = await this.get(id).catch(() => undefined);
+      if (now) this.events.announce(now.piece, now);
+    };
+    return (this.telling = this.telling.then(told));
+  }
+
   /** What a delivery needs: the batch as it was started, and which of its files are there. */
   async finished(id: string): Promise<{ row: BatchRow; made: (typeof outputs.$inferSelect)[] }> {
     const row = await this.row(id);
@@ -170,13 +218,16 @@ export class Batches {
     id: string,
     variation: number,
     placement: string,
-  ): Promise<{ name: FileName; format: ImageFormat }> {
+  ): Promise<{ name: FileName; format: ImageFormat; sha256: FileId }> {
     const row = await this.row(id);
     const name = outputName(row, variation, placement);
-    const known = row.request.placements.includes(placement) && row.variations[variation];
-    if (!known || (await this.context.made.size(name)) === undefined)
+    const [output] = await this.context.store.read
+      .select()
+      .from(outputs)
+      .where(isOutput(id, { variation, placement }));
+    if (!output || (await this.context.made.size(name)) === undefined)
       throw problem("not-found", { what: "finished file", id: `${variation}-${placement}` });
-    return { name, format: row.request.format };
+    return { name, format: row.request.format, sha256: output.sha256 };
   }
 
   /** Throws `placement-unknown`, or `size-too-large` before anything is begun. */
@@ -224,6 +275,14 @@ export class Batches {
     return row;
   }
 
+  /** Throws `not-found` for a variation that the batch does not have. */
+  async known(id: string, variation: number): Promise<BatchRow> {
+    const row = await this.row(id);
+    if (!row.variations[variation])
+      throw problem("not-found", { what: "variation", id: String(variation) });
+    return row;
+  }
+
   private async answer(row: BatchRow): Promise<BatchAnswer> {
     const { read } = this.context.store;
     const [[counted], failed, jobs] = await Promise.all([
@@ -252,6 +311,7 @@ export class Batches {
       made,
       failed: failed.length,
       apart: Number(counted?.apart ?? 0),
+      outdated: isUnderWay(state) ? 0 : (await this.remaking.outdated(row)).length,
       ...(secondsLeft ? { secondsLeft } : {}),
       ...(message ? { message } : {}),
     };
@@ -265,5 +325,7 @@ export function outputAnswer({
   ...output
 }: typeof outputs.$inferSelect): OutputAnswer {
   const file = `${output.variation}/${encodeURIComponent(output.placement)}`;
-  return { ...output, url: `/api/batches/${batch}/outputs/${file}` };
+  // One that is made again has another address, so that none is shown that was kept of the one before.
+  const version = output.sha256.slice(0, 12);
+  return { ...output, url: `/api/batches/${batch}/outputs/${file}?version=${version}` };
 }

@@ -30,6 +30,7 @@ const USES: [what: string, table: string, columns: string[]][] = [
   ["a brand kit, or what it was before", "brand_versions", ["document"]],
   ["a template", "templates", ["document"]],
   ["a batch", "batches", ["document", "variations", "brand"]],
+  ["a variation that was opened", "variation_pieces", ["base"]],
   ["a delivery", "deliveries", ["document", "brand"]],
   ["a brand kit or template in the bin", "put_away", ["kept"]],
 ];

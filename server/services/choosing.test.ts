@@ -79,14 +79,14 @@ describe("choosing among the variations of a batch", () => {
       expect(marks!.distinctness).to.be.above(0);
       expect(marks).not.to.have.property("hash");
       const small = await server.app.inject({
-        url: `${output!.url}?width=160`,
+        url: `${output!.url}&width=160`,
         headers: { host: "localhost" },
       });
       expect((await sharp(small.rawPayload).metadata()).width).to.equal(160);
     }
     // Another ground is farther off than another headline.
     expect(repeats.map(({ kind, differ }) => [kind, differ])).to.deep.equal([]);
-    const odd = await server.ask("GET", `${variations[0]!.output!.url}?width=77`);
+    const odd = await server.ask("GET", `${variations[0]!.output!.url}&width=77`);
     expect(odd.status).to.equal(400);
     expect((await server.ask("GET", `/api/batches/${id}/sheet?placement=moon`)).status).to.equal(
       404,

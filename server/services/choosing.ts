@@ -3,14 +3,12 @@ import {
   isUnderWay,
   type ContactSheet,
   type ContactSheetPage,
-  type PieceAnswer,
   type ResultsAnswer,
   type ResultsTable,
   type SheetVariation,
   type VariationMark,
 } from "../../core/api";
 import {
-  applyVariation,
   SPREAD_COLUMN,
   valuesOf,
   variationName,
@@ -20,13 +18,12 @@ import {
 import type { Spread } from "../../core/colour";
 import type { Compared, Looking } from "../../core/choosing";
 import { Cache } from "../../core/cache";
-import { copyPiece, knownPlacement } from "../../core/piece";
+import { knownPlacement } from "../../core/piece";
 import { problem } from "../../core/problem";
 import { bestValues, readResults, sayColumn, sayVariations } from "../../core/results";
 import { analyse } from "../../core/statistics";
 import type { ServerContext } from "../context";
 import { batches, outputs, verdicts } from "../store/tables";
-import { Alike } from "./alike";
 import { columnsOf, namesFor } from "./batch-request";
 import type { BatchRow } from "./batch-runner";
 import { outputAnswer, type Batches } from "./batches";
@@ -34,6 +31,7 @@ import type { Library } from "./library";
 import { Measuring } from "./measuring";
 import type { Pieces } from "./pieces";
 import type { Placements } from "./placements";
+import { VariationPieces } from "./variation-pieces";
 
 /** More are no longer looked at one by one; an arrangement has room for them. */
 const MOST_ON_A_PAGE = 100;
@@ -84,7 +82,7 @@ export class Choosing {
     // Each is compared with all others: once, when all is there, and not each time that somebody asks how far it is.
     const isWhole = measuring === 0 && !isUnderWay(batch.state);
     const { repeats, distinctness: far } = isWhole
-      ? await this.compared.get(`${id} ${placement} ${made.length}`, () =>
+      ? await this.compared.get(`${id} ${placement} ${row.again} ${made.length}`, () =>
           this.comparedAll(row, made),
         )
       : NOT_COMPARED;
@@ -99,6 +97,7 @@ export class Choosing {
         values: valuesOf(variation, names),
         ...(mark?.verdict ? { verdict: mark.verdict } : {}),
         ...(mark?.note ? { note: mark.note } : {}),
+        byHand: variation.edit !== undefined,
         ...(output ? { output: outputAnswer(output) } : {}),
         ...(output?.measured
           ? {
@@ -148,12 +147,10 @@ export class Choosing {
     const { crate } = await this.pieces.get(batch.piece);
     const lookup = await this.placements.asOf(row.places);
     const place = knownPlacement(row.document, placement, lookup);
-    const alike = Alike.of(row, this.context.pool);
-    const tasks = chosen.slice(0, MOST_ON_A_PAGE).map(async ({ index, name }) => {
-      const piece = applyVariation(row.document, row.variations[index]!);
-      const siblings = await alike?.composition(piece.message, place);
-      return { piece, name, ...(siblings ? { alike: siblings } : {}) };
-    });
+    const pieces = new VariationPieces(row, this.context.pool, lookup);
+    const tasks = chosen
+      .slice(0, MOST_ON_A_PAGE)
+      .map(async ({ index, name }) => ({ name, ...(await pieces.at(index, place)) }));
     const date = new Intl.DateTimeFormat("en-GB", { dateStyle: "long" }).format(this.context.now());
     const count =
       chosen.length > MOST_ON_A_PAGE
@@ -173,7 +170,7 @@ export class Choosing {
 
   /** Writes down what a person decides of a variation. */
   async mark(id: string, variation: number, change: VariationMark): Promise<void> {
-    await this.known(id, variation);
+    await this.batches.known(id, variation);
     const key = { batch: id, variation };
     const isIt = and(eq(verdicts.batch, id), eq(verdicts.variation, variation));
     await this.context.store.write(async (tx) => {
@@ -224,25 +221,6 @@ export class Choosing {
       next: nextOf(row, bestValues(analysis, valuesAt), names),
       notes,
     };
-  }
-
-  /** A variation as a piece of its own, beside the one that it is of, to be changed by hand. */
-  async asPiece(id: string, variation: number): Promise<PieceAnswer> {
-    const row = await this.known(id, variation);
-    const { crate } = await this.pieces.get(row.piece);
-    return this.pieces.create(crate.id, (pieceId) => {
-      const piece = applyVariation(row.document, row.variations[variation]!);
-      const name = variationName(variation, row.variations.length);
-      return Promise.resolve(copyPiece(piece, pieceId, `${piece.title}, ${name}`));
-    });
-  }
-
-  /** Throws `not-found` for a variation that the batch does not have. */
-  private async known(id: string, variation: number): Promise<BatchRow> {
-    const row = await this.batches.row(id);
-    if (!row.variations[variation])
-      throw problem("not-found", { what: "variation", id: String(variation) });
-    return row;
   }
 }
 

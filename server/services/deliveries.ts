@@ -10,7 +10,7 @@ import {
   type Manifest,
   type ManifestFile,
 } from "../../core/api";
-import { applyVariation, Namer, valuesOf, variationName } from "../../core/batch";
+import { Namer, valuesOf, variationName } from "../../core/batch";
 import type { Brand } from "../../core/brand";
 import { knownPlacement, messagePictures, type Piece } from "../../core/piece";
 import { refuseUnpaintable, type Placement, type PlacementLookup } from "../../core/placements";
@@ -23,13 +23,13 @@ import { manifestTable } from "../files/manifest";
 import { ZipFile } from "../files/zip";
 import type { RenderResult, RenderTask } from "../render/task";
 import { deliveries, type outputs } from "../store/tables";
-import { Alike } from "./alike";
 import { namesFor } from "./batch-request";
 import { outputName } from "./batch-runner";
 import type { Batches } from "./batches";
 import type { Library } from "./library";
 import type { Pieces } from "./pieces";
 import type { Placements } from "./placements";
+import { VariationPieces } from "./variation-pieces";
 import type { ServerContext } from "../context";
 
 type DeliveryRow = typeof deliveries.$inferSelect;
@@ -59,8 +59,8 @@ interface Item {
   /** Of a strip: which one in its order, from 0, and of how many. */
   slide?: { at: number; of: number };
   ready?: Ready;
-  /** Of a batch that was laid out as a set, when it is not ready. */
-  alike?: Alike | undefined;
+  /** How a variation that is not ready stands. */
+  standing?: () => ReturnType<VariationPieces["at"]>;
 }
 
 interface Ready {
@@ -189,21 +189,24 @@ export class Deliveries {
       const { row, made } = await this.batches.finished(chosen.id);
       const wanted = chosen.variations ? new Set(chosen.variations) : undefined;
       const names = await namesFor(this.library, row.brand);
-      const alike = Alike.of(row, this.context.pool);
+      const pieces = new VariationPieces(row, this.context.pool, lookup);
       const sameForm = row.request.format === request.format && row.request.scale === request.scale;
       for (const output of made) {
         if (wanted && !wanted.has(output.variation)) continue;
         const path = this.context.made.place(outputName(row, output.variation, output.placement));
         const isLight = output.bytes <= (request.most ?? Infinity);
         const ready = sameForm && isLight && (await this.batches.isThere(row, output));
-        const variation = row.variations[output.variation]!;
+        const { variation } = output;
+        const placement = knownPlacement(row.document, output.placement, lookup);
         items.push({
-          piece: applyVariation(row.document, variation),
-          values: valuesOf(variation, names),
+          piece: await pieces.piece(variation),
+          values: valuesOf(row.variations[variation]!, names),
           brand: row.brand,
-          placement: knownPlacement(row.document, output.placement, lookup),
-          variation: variationName(output.variation, row.variations.length),
-          ...(ready ? { ready: { path, result: resultOf(output) } } : { alike }),
+          placement,
+          variation: variationName(variation, row.variations.length),
+          ...(ready
+            ? { ready: { path, result: resultOf(output) } }
+            : { standing: () => pieces.at(variation, placement) }),
         });
       }
     }
@@ -284,15 +287,14 @@ export class Deliveries {
   }
 
   private async image(
-    { piece, brand, placement, ready, alike }: Item,
+    { piece, brand, placement, ready, standing }: Item,
     path: string,
     { format, scale, most }: DeliveryRequest,
     signal: AbortSignal,
   ): Promise<Ready> {
     if (ready) return ready;
-    const siblings = await alike?.composition(piece.message, placement);
-    const task: RenderTask = { piece, brand, placement, format, scale, path };
-    if (siblings) task.alike = siblings;
+    const own = standing ? await standing() : { piece };
+    const task: RenderTask = { ...own, brand, placement, format, scale, path };
     if (most !== undefined) task.most = most;
     return { path, result: await this.context.pool.run(task, signal) };
   }

@@ -1,12 +1,11 @@
 import { and, eq } from "drizzle-orm";
-import { applyVariation } from "../../core/batch";
 import { knownPlacement } from "../../core/piece";
 import type { ServerContext } from "../context";
 import { Grouped } from "../store/grouped";
 import { outputs } from "../store/tables";
-import { Alike } from "./alike";
 import { outputName, type BatchRow } from "./batch-runner";
 import type { Placements } from "./placements";
+import { VariationPieces } from "./variation-pieces";
 
 type Output = typeof outputs.$inferSelect;
 
@@ -44,7 +43,7 @@ export class Measuring {
     const { pool, made, store } = this.context;
     const lookup = await this.placements.asOf(row.places);
     const place = knownPlacement(row.document, placement, lookup);
-    const alike = Alike.of(row, pool);
+    const pieces = new VariationPieces(row, pool, lookup);
     const written = new Grouped<Pick<Output, "variation" | "measured">>(
       (rows) =>
         store.write(async (tx) => {
@@ -60,13 +59,10 @@ export class Measuring {
     const worker = async (): Promise<void> => {
       while (next < left.length) {
         const { variation } = left[next++]!;
-        const piece = applyVariation(row.document, row.variations[variation]!);
-        const siblings = await alike?.composition(piece.message, place);
+        const standing = await pieces.at(variation, place);
         const path = made.place(outputName(row, variation, placement));
-        const task = { piece, brand: row.brand, placement: place, path };
-        const measured = await pool
-          .measured(siblings ? { ...task, alike: siblings } : task)
-          .catch(() => undefined);
+        const task = { ...standing, brand: row.brand, placement: place, path };
+        const measured = await pool.measured(task).catch(() => undefined);
         if (measured) await written.add({ variation, measured });
         else this.failed.add(nameOf({ batch: row.id, variation, placement }));
       }

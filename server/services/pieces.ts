@@ -1,4 +1,4 @@
-import { and, asc, eq, inArray, isNull, max } from "drizzle-orm";
+import { and, asc, eq, inArray, isNull, max, sql } from "drizzle-orm";
 import type {
   CrateAnswer,
   ListedCrate,
@@ -7,14 +7,15 @@ import type {
   HistoryAnswer,
   PieceAnswer,
 } from "../../core/api";
+import { variationName } from "../../core/batch";
 import type { Brand } from "../../core/brand";
 import { editTo, type Edit, type EditName } from "../../core/edit";
 import { rebrand } from "../../core/kit";
 import { copyPiece, freeTitle, piecePictureIds, type Piece } from "../../core/piece";
 import { problem } from "../../core/problem";
 import type { Transaction } from "../store/database";
-import { brands, crates, edits, pieces } from "../store/tables";
-import { PieceEvents } from "./events";
+import { batches, brands, crates, edits, pieces, variationPieces } from "../store/tables";
+import { ChangeEvents } from "./events";
 import {
   Edits,
   historyOf,
@@ -31,7 +32,8 @@ import type { ServerContext } from "../context";
 
 /** Crates and their pieces, and every change of a piece with its undo and redo. */
 export class Pieces {
-  readonly events = new PieceEvents();
+  /** Tells every open window of a piece its newest revision. */
+  readonly events = new ChangeEvents<number>();
   private readonly edits: Edits;
 
   constructor(
@@ -283,8 +285,24 @@ async function answer(reader: Reader, id: string, author = NOBODY): Promise<Piec
     piece: row.document,
     crate: { id: row.crate, name: crate?.name ?? "" },
     revision: row.revision,
+    ...(await variationOf(reader, id)),
     ...(await stepsOf(reader, id, author)),
   };
+}
+
+/** The variation that it is, of a batch that is not in the bin. */
+async function variationOf(reader: Reader, id: string): Promise<Pick<PieceAnswer, "variation">> {
+  const [row] = await reader
+    .select({
+      batch: batches.id,
+      index: variationPieces.variation,
+      total: sql<number>`json_array_length(${batches.variations})`,
+    })
+    .from(variationPieces)
+    .innerJoin(batches, eq(batches.id, variationPieces.batch))
+    .where(and(eq(variationPieces.piece, id), isNull(batches.deleted)));
+  if (!row) return {};
+  return { variation: { batch: row.batch, name: variationName(row.index, row.total) } };
 }
 
 const crateOf = ({ id, name, brand }: typeof crates.$inferSelect) =>

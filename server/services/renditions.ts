@@ -1,5 +1,5 @@
 import sharp from "sharp";
-import type { PictureFile } from "../../core/files";
+import type { FileId, PictureFile } from "../../core/files";
 import { Cache } from "../../core/cache";
 import { copyAt } from "../render/rendition";
 import type { FileName } from "../files/store";
@@ -20,13 +20,10 @@ export class Renditions {
     return this.cache.get(`${picture.id}|${wide}`, () => this.make(picture, wide));
   }
 
-  /** A finished file as a small JPEG, `width` pixels wide at most. Undefined when the file is gone. */
-  async ofMade(name: FileName, width: number): Promise<Buffer | undefined> {
-    const { made } = this.context;
-    const bytes = await made.size(name);
-    if (bytes === undefined) return undefined;
-    return this.cache.get(`${name.join("/")}|${bytes}|${width}`, async () => {
-      const image = sharp((await made.read(name))!, { density: 36 });
+  /** A finished file that is there as a small JPEG, `width` pixels wide at most. */
+  ofMade(name: FileName, sha256: FileId, width: number): Promise<Buffer> {
+    return this.cache.get(`${sha256}|${width}`, async () => {
+      const image = sharp((await this.context.made.read(name))!, { density: 36 });
       const small = image.resize({ width, withoutEnlargement: true }).flatten();
       return small.jpeg({ quality: 84 }).toBuffer();
     });

@@ -131,6 +131,8 @@ export const batches = sqliteTable(
     places: text("places", { mode: "json" }).$type<Placement[]>(),
     /** How its variations did, once somebody has said so. */
     results: text("results", { mode: "json" }).$type<Results>(),
+    /** How often it was made again, of what the piece had become. */
+    again: integer("again").notNull().default(0),
     created: created(),
     deleted: deleted(),
   },
@@ -169,6 +171,23 @@ export const verdicts = sqliteTable(
     variation: integer("variation").notNull(),
     verdict: text("verdict").$type<Verdict>(),
     note: text("note").notNull().default(""),
+  },
+  (table) => [primaryKey({ columns: [table.batch, table.variation] })],
+);
+
+/** A variation that is opened to be changed by hand: as a piece of its own, which was `base` when it was opened. */
+export const variationPieces = sqliteTable(
+  "variation_pieces",
+  {
+    batch: text("batch")
+      .notNull()
+      .references(() => batches.id, { onDelete: "cascade" }),
+    variation: integer("variation").notNull(),
+    piece: text("piece")
+      .notNull()
+      .unique()
+      .references(() => pieces.id, { onDelete: "cascade" }),
+    base: document("base", Piece).notNull(),
   },
   (table) => [primaryKey({ columns: [table.batch, table.variation] })],
 );

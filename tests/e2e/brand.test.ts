@@ -36,6 +36,9 @@ describe("a brand kit from nothing", () => {
     await page.getByRole("button", { name: "Make the kit" }).click();
     await page.getByRole("heading", { name: "Bright Water" }).waitFor();
     await page.getByText("Headlines: Anton").waitFor();
+    // A kit leads on to what it is for.
+    await page.getByRole("button", { name: "Start the first piece" }).click();
+    await page.waitForURL(/\/crates\/[^/]+\/new$/);
   });
 
   it("says what is wrong with a colour and offers what was meant; a name is asked for, and nothing is lost", async () => {

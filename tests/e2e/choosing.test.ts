@@ -61,7 +61,7 @@ describe("choosing among variations", () => {
     await first.click();
     expect(await first.locator("img").evaluate((image: HTMLImageElement) => image.currentSrc))
       .to //
-      .match(/\?width=\d+$/);
+      .match(/&width=\d+$/);
     for (const key of ["k", "k", "m", "k", "d"]) await page.keyboard.press(key);
     await page.getByText("Kept 3", { exact: true }).waitFor();
     await page.getByText("Dropped 1", { exact: true }).waitFor();
@@ -108,6 +108,42 @@ describe("choosing among variations", () => {
     await page.getByRole("button", { name: "Next batch from the best" }).click();
     await page.getByRole("gridcell", { name: "Boats at rest" }).first().waitFor();
     await page.getByText(/^\d+ variations? × 3 sizes/).waitFor();
+  });
+
+  it("changes one by hand, makes it again in its place, and then all when the piece has changed", async () => {
+    const page = await sheet();
+    const first = page.locator(".tile").first();
+    await first.click();
+    const source = () =>
+      first.locator("img").evaluate((image: HTMLImageElement) => image.currentSrc);
+    const before = await source();
+    await page.getByRole("button", { name: "Change by hand" }).click();
+    await page.getByText("Variation v01 of a batch").waitFor();
+    await page.getByRole("textbox", { name: "Headline" }).fill("Boats, at long last at rest");
+    await page
+      .getByRole("status")
+      .filter({ hasText: /^Saved$/ })
+      .waitFor();
+    await page.getByRole("link", { name: "To its contact sheet" }).click();
+    await page.getByText("1 of 12 files would look different now").waitFor();
+    await page.getByRole("button", { name: "Make 1 again" }).click();
+    await page.getByText("would look different now").waitFor({ state: "hidden" });
+    await page.waitForFunction(
+      (was) => document.querySelector<HTMLImageElement>(".tile img")?.currentSrc !== was,
+      before,
+    );
+    await first.click();
+    await page.getByText("Boats, at long last at rest").first().waitFor();
+
+    // What is changed of the piece is changed of all of them, where they stand.
+    await page.getByRole("link", { name: "Back to the piece" }).click();
+    await page.getByText("12 of 12 files").waitFor();
+    await page.getByRole("textbox", { name: "Call to action" }).fill("Come aboard");
+    await page.getByText("The piece or its brand kit was changed").waitFor();
+    await page.getByRole("button", { name: "Make all again" }).click();
+    await page.getByText("The piece or its brand kit was changed").waitFor({ state: "hidden" });
+    await page.getByText("12 of 12 files").waitFor({ timeout: 60_000 });
+    expect((await batch()).outdated).to.equal(0);
   });
 
   it("delivers what is kept, in folders and by its values", async () => {

@@ -6,6 +6,18 @@ import { Stage } from "../support/stage";
 describe("the crates", () => {
   const stage = new Stage();
 
+  it("asks whose brand it is as long as only the demo's are there, unless one looks round first", async () => {
+    const page = await stage.open("/");
+    const steps = page.getByRole("region", { name: "First steps" });
+    await steps.getByText("Whose brand is it?").waitFor();
+    await steps.getByRole("link", { name: "Make your brand kit" }).waitFor();
+    await steps.getByRole("button", { name: "Look round" }).click();
+    await steps.waitFor({ state: "hidden" });
+    await page.reload();
+    await page.getByRole("region", { name: "Autumn lessons" }).waitFor();
+    expect(await steps.count()).to.equal(0);
+  });
+
   it("exports a crate and imports it as a new one; a file that is no crate is refused", async () => {
     const page = await stage.open("/");
     const shelf = page.getByRole("region", { name: "Autumn lessons" });

@@ -32,6 +32,31 @@ describe("what is styled and put in order by hand", () => {
     await settled(page);
   });
 
+  it("takes a colour from the finished graphic, by pointer and by keyboard", async () => {
+    const bench = await Bench.open(stage);
+    const { page, ledger, surface } = bench;
+    const ground = (await stage.program.ask<{ colours: { id: string; hex: string }[] }>(
+      "/api/brands/quillmere",
+    ))!.colours.map(({ hex }) => hex);
+    await bench.inList("Support").click();
+    const frame = (await surface.boundingBox())!;
+    await ledger.getByRole("button", { name: "The graphic" }).click();
+    await page.mouse.click(frame.x + 3, frame.y + frame.height - 3);
+    await bench.saved();
+    // The ground at the bottom left of the piece is a colour of the brand.
+    const taken = (await bench.node("support"))!.style.colour!;
+    expect(ground).to.include(taken);
+    // Words that have no plate of their own get one, whose colour is chosen over the page.
+    await ledger.getByText("Plate and outline").click();
+    await ledger.getByRole("checkbox", { name: "On a plate" }).click();
+    await ledger.getByRole("button", { name: "Plate: choose a colour" }).click();
+    await page.locator(".n-popover").getByRole("button", { name: "The graphic" }).click();
+    await page.getByRole("application", { name: /^Press where a colour/ }).press("ArrowDown");
+    await page.keyboard.press("Enter");
+    await bench.becomes("support", ({ style }) => /^#[0-9A-F]{6}$/.test(style.plate?.colour ?? ""));
+    expect(await page.getByRole("application").count()).to.equal(0);
+  });
+
   it("takes a gradient, a dashed outline and a shadow", async () => {
     const bench = await Bench.open(stage);
     const { ledger } = bench;

@@ -7,6 +7,7 @@ import { slotName } from "../../core/message";
 import { counted } from "../common/counted";
 import { useLibrary } from "../common/library";
 import LibraryState from "../common/LibraryState.vue";
+import OutdatedFiles from "../common/OutdatedFiles.vue";
 import PageBar from "../common/PageBar.vue";
 import ChoiceBar from "../ui/ChoiceBar.vue";
 import SelectField from "../ui/SelectField.vue";
@@ -153,6 +154,7 @@ const columns = computed(() => [
           </div>
           <div class="columns">
             <div class="graphics">
+              <OutdatedFiles :batch="choosing.sheet.batch" @again="choosing.makeAgain()" />
               <p v-if="waiting" class="small quiet" role="status">{{ waiting }}</p>
               <p v-if="choosing.why" class="why" role="status">
                 {{ choosing.why }}

@@ -6,7 +6,8 @@ import { slotName } from "../../core/message";
 import DialogCard from "../common/DialogCard.vue";
 import { NButton } from "naive-ui";
 import { useChoosing } from "./choosing";
-import { thumbnailOf, VERDICTS } from "./verdicts";
+import { thumbnailOf } from "../common/thumbnails";
+import { VERDICTS } from "./verdicts";
 
 /** Two to four variations side by side, as wide as on a phone where there is room, with what differs between them. */
 const shown = defineModel<boolean>("shown", { required: true });

@@ -11,7 +11,8 @@ import { useLibrary } from "../common/library";
 import { useToasts } from "../common/toasts";
 import TextField from "../ui/TextField.vue";
 import { useChoosing } from "./choosing";
-import { thumbnailOf, VERDICTS } from "./verdicts";
+import { thumbnailOf } from "../common/thumbnails";
+import { VERDICTS } from "./verdicts";
 
 const HeatMap = defineAsyncComponent(() => import("../attention/HeatMap.vue"));
 
@@ -43,8 +44,8 @@ const marks = computed(() =>
     return [{ criterion, name, said: say(value), about, share }];
   }),
 );
-/** To be changed by hand; the batch stays as it is. */
-async function openAsPiece(): Promise<void> {
+/** What is changed there holds when the batch is made again. */
+async function changeByHand(): Promise<void> {
   try {
     const { piece } = await api.variationAsPiece(choosing.id, props.variation.index);
     await library.load();
@@ -114,7 +115,7 @@ useEventListener("keydown", (event: KeyboardEvent) => {
         Attention</label
       >
       <a v-if="variation.output" :href="variation.output.url" target="_blank">Full size</a>
-      <NButton size="tiny" @click="openAsPiece">As a piece</NButton>
+      <NButton size="tiny" @click="changeByHand">Change by hand</NButton>
       <NButton size="tiny" @click="choosing.compare(variation.index)">{{
         choosing.compared.includes(variation.index) ? "Not beside" : "Hold beside"
       }}</NButton>
@@ -146,7 +147,8 @@ useEventListener("keydown", (event: KeyboardEvent) => {
     <p v-if="variation.output?.findings" class="small look">
       Preflight found {{ variation.output.findings }} to look at.
     </p>
-    <p v-if="variation.output?.apart" class="small quiet">
+    <p v-if="variation.byHand" class="small quiet">Changed by hand.</p>
+    <p v-else-if="variation.output?.apart" class="small quiet">
       Its words did not fit in the layout of the others; it is laid out by itself.
     </p>
     <TextField

@@ -3,7 +3,8 @@ import { Star } from "@lucide/vue";
 import { computed } from "vue";
 import type { SheetVariation } from "../../core/api";
 import { useChoosing } from "./choosing";
-import { thumbnailOf, VERDICTS } from "./verdicts";
+import { thumbnailOf } from "../common/thumbnails";
+import { VERDICTS } from "./verdicts";
 
 /** One variation on the contact sheet: its graphic, its name, what is decided of it. A bare button, since it is a picture to be picked. */
 const props = defineProps<{

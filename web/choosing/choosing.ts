@@ -151,6 +151,12 @@ export const useChoosing = defineStore("choosing", () => {
     }
   }
 
+  /** What would come out otherwise now; the sheet shows it as it comes. */
+  async function makeAgain(): Promise<void> {
+    await api.turnBatch(id.value, "again").catch(toasts.fail);
+    await open(id.value, sheet.value?.placement);
+  }
+
   function close(): void {
     clearTimeout(timer);
     id.value = "";
@@ -233,6 +239,7 @@ export const useChoosing = defineStore("choosing", () => {
     nameOf,
     saidOf,
     open,
+    makeAgain,
     close,
     change,
     decide,

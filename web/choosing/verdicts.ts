@@ -1,6 +1,6 @@
 import { Check, CircleHelp, X } from "@lucide/vue";
 import type { Component } from "vue";
-import { THUMBNAIL_WIDTHS, type Verdict } from "../../core/api";
+import type { Verdict } from "../../core/api";
 
 interface About {
   does: string;
@@ -15,10 +15,3 @@ export const VERDICTS: Readonly<Record<Verdict, About>> = {
   maybe: { does: "Maybe", said: "maybe", key: "m", icon: CircleHelp },
   drop: { does: "Drop", said: "dropped", key: "d", icon: X },
 };
-
-/** The small copy of a finished file that is sharp enough for so many CSS pixels. */
-export function thumbnailOf(url: string, width: number): string {
-  const wanted = width * Math.min(2, window.devicePixelRatio);
-  const wide = THUMBNAIL_WIDTHS.find((one) => one >= wanted) ?? THUMBNAIL_WIDTHS.at(-1)!;
-  return `${url}?width=${wide}`;
-}

@@ -18,6 +18,7 @@ export const useLibrary = defineStore("library", () => {
   const crates = shallowRef<ListedCrate[]>([]);
   const brands = shallowRef<Brand[]>([]);
   const lockedBrands = shallowRef<ReadonlySet<string>>(new Set());
+  const demoBrands = shallowRef<ReadonlySet<string>>(new Set());
   const catalogue = shallowRef<PlacementList>();
   const pictures = shallowRef<StoredPicture[]>([]);
   const state = ref<"loading" | "ready" | "failed">("loading");
@@ -47,6 +48,7 @@ export const useLibrary = defineStore("library", () => {
       crates.value = c.crates;
       brands.value = b.brands;
       lockedBrands.value = new Set(b.locked);
+      demoBrands.value = new Set(b.demo);
       catalogue.value = p;
       pictures.value = f.pictures;
       state.value = "ready";
@@ -71,6 +73,7 @@ export const useLibrary = defineStore("library", () => {
     crates,
     brands,
     lockedBrands,
+    demoBrands,
     catalogue,
     placements,
     pictures,

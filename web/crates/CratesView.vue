@@ -11,6 +11,8 @@ import { useNear } from "../common/use-near";
 import { cardOf, heightOfShelf } from "./card";
 import CrateShelf from "./CrateShelf.vue";
 import SelectionBar from "./SelectionBar.vue";
+import FirstSteps from "./FirstSteps.vue";
+import { useFirstStep } from "./first-steps";
 import NewCrate from "./NewCrate.vue";
 import { useTemplatesAhead } from "../new-piece/use-templates-ahead";
 import { useLibrary } from "../common/library";
@@ -37,6 +39,7 @@ onMounted(() => {
   if (library.state === "ready") void library.load();
 });
 useTemplatesAhead();
+const { step, lookRound } = useFirstStep();
 
 const brands = computed(() => [{ value: "", label: "Every brand" }, ...byName(library.brands)]);
 const ORDERS = [
@@ -160,19 +163,18 @@ async function startPiece(crate: string, from: string): Promise<void> {
   </PageBar>
   <main ref="page">
     <LibraryState what="the crates">
-      <NEmpty v-if="library.crates.length === 0" description="No crates yet." class="first">
+      <FirstSteps
+        v-if="step"
+        :step="step"
+        :has-demo="library.demoBrands.size > 0"
+        @look-round="lookRound"
+      />
+      <NEmpty v-if="library.crates.length === 0 && !step" description="No crates yet.">
         <template #extra>
-          <p v-if="library.brands.length === 0" class="quiet">
-            Whose brand is it? A kit comes first: its colours and typefaces are read from a logo or
-            a screenshot.
-          </p>
-          <LinkButton v-if="library.brands.length === 0" main :to="{ name: 'new-brand' }">
-            Make a brand kit
-          </LinkButton>
-          <NButton v-else type="primary" @click="newShown = true">Start the first crate</NButton>
+          <NButton type="primary" @click="newShown = true">New crate</NButton>
         </template>
       </NEmpty>
-      <p v-else-if="shown.length === 0" class="note quiet">
+      <p v-else-if="shown.length === 0 && library.crates.length > 0" class="note quiet">
         {{ find.trim() ? `Nothing is called “${find}”.` : "This brand has no crate yet." }}
         <NButton quaternary @click="((find = ''), (brand = ''))">Show all</NButton>
       </p>

@@ -13,6 +13,7 @@ import KitVersions from "./KitVersions.vue";
 import OutdatedList from "../common/OutdatedList.vue";
 import PageBar from "../common/PageBar.vue";
 import { useLibrary } from "../common/library";
+import { useFirstPiece } from "../crates/first-steps";
 import TextField from "../ui/TextField.vue";
 import LibraryState from "../common/LibraryState.vue";
 
@@ -58,6 +59,7 @@ async function save(wanted: Brand): Promise<void> {
   }
 }
 
+const startPiece = useFirstPiece();
 const locked = computed(() => library.lockedBrands.has(props.id));
 const key = ref("");
 const pieces = computed(() =>
@@ -93,6 +95,10 @@ const pieces = computed(() =>
       <KitEditor v-else-if="draft" v-model="draft" :changes="changes" :failure="failure" />
       <template v-else>
         <p v-if="failure" role="alert" class="failure">{{ failure }}</p>
+        <section v-if="library.state === 'ready' && pieces.length === 0" class="next">
+          <p>This kit is ready to use. What should its first graphic say?</p>
+          <NButton type="primary" @click="startPiece(brand)">Start the first piece</NButton>
+        </section>
         <KitOverview :brand="brand" :pieces="pieces" />
         <KitPairs :colours="brand.colours" />
         <section aria-label="Downloads" class="along">
@@ -119,6 +125,16 @@ main {
   display: grid;
   gap: 32px;
   padding: 24px;
+}
+
+.next {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 20px;
+  align-items: center;
+  justify-content: space-between;
+  padding: 16px 20px;
+  background: var(--leaf-tint);
 }
 
 .along {

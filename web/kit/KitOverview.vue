@@ -83,7 +83,7 @@ const faces = computed(() => {
         <dt>Tone</dt>
         <dd>{{ brand.voice.tone || "not said" }}</dd>
       </dl>
-      <h2>Pieces</h2>
+      <h2 v-if="pieces.length > 0">Pieces</h2>
       <ul>
         <li v-for="piece in pieces" :key="piece.id">
           <RouterLink :to="{ name: 'piece', params: { id: piece.id, step: 'sizes' } }">{{

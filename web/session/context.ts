@@ -48,6 +48,8 @@ export interface SessionState {
   /** Undefined until it has been read. */
   piece?: Piece;
   crate: { id: string; name: string };
+  /** The variation of a batch that it is, opened to be changed by hand. */
+  variation?: { batch: string; name: string };
   /** What the next step back and the next forward are called; undefined where there is none. */
   undo?: string;
   redo?: string;

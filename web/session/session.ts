@@ -247,14 +247,14 @@ export class Session {
   }
 
   private take(answer: PieceAnswer): void {
-    const { piece, crate, undo, redo, revision } = answer;
+    const { piece, crate, variation, undo, redo, revision } = answer;
     const last = this.context.queue.edits.at(-1);
     this.revision = revision;
     this.base = piece;
     const names = !this.ahead.isEmpty
       ? this.steps.names
       : { undo: last ? nameOf(last) : undo, redo };
-    this.set({ piece: this.composed(piece), crate, ...names });
+    this.set({ piece: this.composed(piece), crate, variation, ...names });
   }
 
   /** What the server has, with what it has not yet. */

@@ -12,6 +12,7 @@ import {
 } from "vue";
 import { useRouter } from "vue-router";
 import { wallKey } from "../wall/wall-key";
+import VariationBanner from "./VariationBanner.vue";
 import UnsavedBanner from "./UnsavedBanner.vue";
 import LedgerPanel from "./LedgerPanel.vue";
 import MessageStep from "./message/MessageStep.vue";
@@ -129,6 +130,7 @@ const failed = computed(() => open.failure || (library.state === "failed" ? libr
       />
       <main class="centre">
         <UnsavedBanner />
+        <VariationBanner />
         <SlideStrip v-if="showsSlides" />
         <component :is="view" :step="step" />
       </main>

@@ -1,5 +1,6 @@
 import { defineStore } from "pinia";
-import { computed, ref } from "vue";
+import { computed, ref, shallowRef } from "vue";
+import type { Hex } from "../../core/colour";
 import { usePiece } from "./piece";
 
 /** What is picked and shown on the workbench; nothing of it is saved. */
@@ -16,6 +17,9 @@ export const useBench = defineStore("bench", () => {
   const large = ref(false);
   /** The node that a finding points at, on the selected size. */
   const pointed = ref<string>();
+
+  /** Takes the colour that is pressed next on the large size, while one is being chosen so. */
+  const pipette = shallowRef<(hex: Hex) => void>();
 
   /** The sizes in the order in which the wall shows them. */
   const order = ref<string[]>([]);
@@ -38,6 +42,7 @@ export const useBench = defineStore("bench", () => {
   function select(placement: string): void {
     selected.value = placement;
     pointed.value = undefined;
+    pipette.value = undefined;
   }
 
   /** To the next (1) or the previous (-1) size, around the end. */
@@ -53,6 +58,7 @@ export const useBench = defineStore("bench", () => {
     large.value = false;
     showBefore.value = false;
     pointed.value = undefined;
+    pipette.value = undefined;
   }
 
   return {
@@ -63,6 +69,7 @@ export const useBench = defineStore("bench", () => {
     showBefore,
     large,
     pointed,
+    pipette,
     order,
     current,
     largeOne,

@@ -148,6 +148,7 @@ export const usePiece = defineStore("piece", () => {
     placements,
     brand,
     crate: computed(() => state.value.crate),
+    variation: computed(() => state.value.variation),
     undoes: computed(() => state.value.undo),
     redoes: computed(() => state.value.redo),
     saving: computed(() => state.value.saving),

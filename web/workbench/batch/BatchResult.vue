@@ -4,13 +4,15 @@ import { computed, ref, shallowRef, watch } from "vue";
 import type { BatchAnswer, VariationAnswer } from "../../../core/api";
 import { api } from "../../api/client";
 import { counted } from "../../common/counted";
+import OutdatedFiles from "../../common/OutdatedFiles.vue";
+import { thumbnailOf } from "../../common/thumbnails";
 import { JOB_STATES, jobTurn } from "../../common/job-states";
 import LinkButton from "../../ui/LinkButton.vue";
 import { usePiece } from "../piece";
 
 /** One batch: how far it is, and its variations side by side as they are made. */
 const props = defineProps<{ batch: BatchAnswer }>();
-const emit = defineEmits<{ turn: [to: "cancel" | "resume"]; remove: [] }>();
+const emit = defineEmits<{ turn: [to: "cancel" | "resume" | "again"]; remove: [] }>();
 
 const open = usePiece();
 /** So many are shown here; all of them are on the contact sheet. */
@@ -93,6 +95,7 @@ const wordsOf = (variation: VariationAnswer): string => Object.values(variation.
     >
       <i :style="{ width: `${share}%` }"></i>
     </div>
+    <OutdatedFiles :batch="batch" @again="emit('turn', 'again')" />
     <p v-if="batch.apart" class="small quiet">
       {{ counted(batch.apart, "file") }} with words that did not fit in the layout of the others
       {{ batch.apart === 1 ? "is" : "are" }} laid out by
@@ -123,7 +126,7 @@ const wordsOf = (variation: VariationAnswer): string => Object.values(variation.
       >
         <a v-if="outputOf(variation)" :href="outputOf(variation)!.url" target="_blank">
           <img
-            :src="`${outputOf(variation)!.url}?width=${tileWidth > 160 ? 640 : 320}`"
+            :src="thumbnailOf(outputOf(variation)!.url, tileWidth)"
             :alt="wordsOf(variation)"
             :width="tileWidth"
             :height="shape ? Math.round((tileWidth * shape.height) / shape.width) : undefined"

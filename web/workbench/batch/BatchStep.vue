@@ -1,14 +1,14 @@
 <script setup lang="ts">
-import { onMounted } from "vue";
 import BatchResult from "./BatchResult.vue";
 import BatchSetup from "./BatchSetup.vue";
 import InLedger from "../InLedger.vue";
 import TableField from "./TableField.vue";
 import { useBatch } from "./batch";
+import { useBatches } from "./use-batches";
 
 /** A table becomes variations; they appear as they are made, and stay. */
 const batch = useBatch();
-onMounted(() => void batch.refresh());
+useBatches();
 </script>
 
 <template>

@@ -2,7 +2,6 @@ import { watchDebounced } from "@vueuse/core";
 import { defineStore } from "pinia";
 import { computed, ref, shallowRef, watch } from "vue";
 import {
-  isUnderWay,
   type BatchAnswer,
   type BatchPlan,
   type BatchRequest,
@@ -28,8 +27,6 @@ import { api } from "../../api/client";
 import { useLibrary } from "../../common/library";
 import { usePiece } from "../piece";
 import { useToasts } from "../../common/toasts";
-
-const ASK_EVERY = 400;
 
 /** What varies: its different values, as conditions name them and as they are read. */
 export interface BatchColumn {
@@ -62,7 +59,6 @@ export const useBatch = defineStore("batch", () => {
   const plan = shallowRef<BatchPlan>();
   const failure = ref("");
   const batches = shallowRef<BatchAnswer[]>([]);
-  let timer: ReturnType<typeof setTimeout> | undefined;
   let beginning: { piece: string; next: ResultsAnswer["next"] } | undefined;
 
   const pictureSlot = computed(
@@ -208,19 +204,23 @@ export const useBatch = defineStore("batch", () => {
     }
   }
 
-  /** Asks again while something is being made. */
   async function refresh(): Promise<void> {
-    clearTimeout(timer);
     const id = open.piece?.id;
     if (!id) return;
     const answer = await api.batches(id).catch(() => undefined);
-    if (open.piece?.id !== id) return;
-    if (answer) batches.value = answer.batches;
-    const more = batches.value.some(({ state }) => isUnderWay(state));
-    if (more) timer = setTimeout(() => void refresh(), ASK_EVERY);
+    if (answer && open.piece?.id === id) batches.value = answer.batches;
   }
 
-  async function turn(id: string, to: "cancel" | "resume"): Promise<void> {
+  /** How far one of them is now. */
+  function told(now: BatchAnswer): void {
+    if (now.piece !== open.piece?.id) return;
+    const isKnown = batches.value.some(({ id }) => id === now.id);
+    batches.value = isKnown
+      ? batches.value.map((one) => (one.id === now.id ? now : one))
+      : [now, ...batches.value];
+  }
+
+  async function turn(id: string, to: "cancel" | "resume" | "again"): Promise<void> {
     await api.turnBatch(id, to).catch(toasts.fail);
     await refresh();
   }
@@ -255,6 +255,7 @@ export const useBatch = defineStore("batch", () => {
     clear,
     start,
     refresh,
+    told,
     turn,
     remove,
   };

@@ -14,6 +14,7 @@ import OutdatedList from "../../common/OutdatedList.vue";
 import GraphicTile from "../../common/GraphicTile.vue";
 import SheetLinks from "../SheetLinks.vue";
 import { useBatch } from "../batch/batch";
+import { useBatches } from "../batch/use-batches";
 import { usePiece } from "../piece";
 import { useToasts } from "../../common/toasts";
 import { wallWidths } from "../../wall/packing";
@@ -23,6 +24,7 @@ import TextField from "../../ui/TextField.vue";
 /** What is handed over: chosen sizes and batches in one zip, with names that can be found again. */
 const open = usePiece();
 const batch = useBatch();
+useBatches();
 const toasts = useToasts();
 const wall = useSharedWall();
 
@@ -58,7 +60,7 @@ const widths = computed(() => wallWidths(open.placements, 0.6));
 
 onMounted(async () => {
   sizes.value = placements.value.map((placement) => placement.id);
-  await Promise.all([batch.refresh(), refresh()]);
+  await refresh();
 });
 onBeforeUnmount(() => clearTimeout(timer));
 watch(placements, (now) => {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, nextTick, ref, useTemplateRef, watch } from "vue";
+import type { Hex } from "../../../core/colour";
 import type { Placement } from "../../../core/placements";
 import GraphicTile from "../../common/GraphicTile.vue";
 import SafetyOverlay from "../../common/SafetyOverlay.vue";
@@ -8,6 +9,8 @@ import { useWall } from "../../wall/use-wall";
 import { useBench } from "../bench";
 import { useHand } from "../hand/hand";
 import HandSurface from "../hand/HandSurface.vue";
+import { colourOn } from "../hand/style/pipette";
+import PipetteLayer from "../hand/style/PipetteLayer.vue";
 import { useZoom } from "../hand/use-zoom";
 import WriteOver from "../hand/WriteOver.vue";
 import ZoomBar from "../hand/ZoomBar.vue";
@@ -79,6 +82,15 @@ async function write(node: string): Promise<void> {
   written.value = node;
 }
 
+function takeColour(hex: Hex): void {
+  bench.pipette?.(hex);
+  bench.pipette = undefined;
+}
+watch(
+  () => hand.selected,
+  () => (bench.pipette = undefined),
+);
+
 const others = computed(() => open.placements.filter(({ id }) => id !== props.placement.id));
 const widths = computed(() => wallWidths(others.value, 0.26));
 </script>
@@ -104,6 +116,13 @@ const widths = computed(() => wallWidths(others.value, 0.26));
             :margins="bench.showMargins"
           />
           <HandSurface :placement="placement" :width="width" @write="write" @crop="crop" />
+          <PipetteLayer
+            v-if="bench.pipette"
+            :colour-at="(at) => colourOn(tile?.canvas, at)"
+            label="Press where a colour is taken from."
+            @pick="takeColour"
+            @leave="bench.pipette = undefined"
+          />
           <WriteOver
             v-if="written"
             :key="written"

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { NButton, NPopover } from "naive-ui";
+import { ref, watch } from "vue";
+import { useBench } from "../../bench";
 import ColourSwatches from "./ColourSwatches.vue";
 import { useHandStyle } from "./use-style";
 
@@ -7,12 +9,26 @@ import { useHandStyle } from "./use-style";
 defineProps<{ label: string; words?: boolean }>();
 const token = defineModel<string>();
 const { hexOf } = useHandStyle();
+const bench = useBench();
+const shown = ref(false);
+/** It is out of the way while a colour is taken from the graphic. */
+watch(
+  () => bench.pipette,
+  (taking) => taking && (shown.value = false),
+);
 </script>
 
 <template>
   <div class="line">
     <span class="quiet small">{{ label }}</span>
-    <NPopover trigger="click" placement="left" :width="260">
+    <!-- It stays while it is closed: a colour that is taken from the graphic comes after a press outside of it. -->
+    <NPopover
+      v-model:show="shown"
+      trigger="click"
+      placement="left"
+      display-directive="show"
+      :width="260"
+    >
       <template #trigger>
         <NButton size="small" class="chosen" :aria-label="`${label}: choose a colour`">
           <span class="paint" :style="{ background: (token && hexOf(token)) || 'none' }"></span>

@@ -3,6 +3,7 @@ import { NButton, NColorPicker } from "naive-ui";
 import { computed, ref } from "vue";
 import { baseId, ColourRole, Hex, tintId, TINT_STEPS } from "../../../../core/colour";
 import { messagePictures } from "../../../../core/piece";
+import { useBench } from "../../bench";
 import { usePiece } from "../../piece";
 import PicturePipette from "./PicturePipette.vue";
 import { useHandStyle } from "./use-style";
@@ -15,6 +16,7 @@ const props = defineProps<{ token: string | undefined; words?: boolean }>();
 const emit = defineEmits<{ pick: [token: string] }>();
 
 const open = usePiece();
+const bench = useBench();
 const { hexOf, contrastOf, needed } = useHandStyle();
 
 interface Swatch {
@@ -62,6 +64,11 @@ const isRaw = computed(() => props.token !== undefined && Hex.safeParse(props.to
 const pictures = computed(() => (open.piece ? messagePictures(open.piece.message) : []));
 const picking = ref(false);
 const pickOwn = (hex: string): void => emit("pick", hex.toUpperCase());
+/** The next press on the large size takes the colour that it shows there. */
+function pickFromGraphic(): void {
+  picking.value = false;
+  bench.pipette = bench.pipette ? undefined : (hex) => emit("pick", hex);
+}
 
 function contrastIn(hex: string): { value: string; low: boolean } | undefined {
   const value = props.words ? contrastOf(hex) : undefined;
@@ -106,6 +113,15 @@ function contrastIn(hex: string): { value: string; low: boolean } | undefined {
         :actions="['confirm']"
         @confirm="pickOwn"
       />
+      <span class="quiet small">Take from</span>
+      <NButton
+        size="small"
+        :aria-pressed="bench.pipette !== undefined"
+        :secondary="bench.pipette !== undefined"
+        @click="pickFromGraphic"
+      >
+        The graphic
+      </NButton>
       <NButton
         v-if="pictures[0]"
         size="small"
@@ -113,13 +129,14 @@ function contrastIn(hex: string): { value: string; low: boolean } | undefined {
         :secondary="picking"
         @click="picking = !picking"
       >
-        From the picture
+        A picture
       </NButton>
     </div>
     <PicturePipette
       v-if="picking && pictures[0]"
       :pictures="pictures"
       @pick="emit('pick', $event)"
+      @leave="picking = false"
     />
     <p v-if="isRaw" class="small off">This colour is not the brand’s; preflight will say so.</p>
   </div>
@@ -172,9 +189,14 @@ function contrastIn(hex: string): { value: string; low: boolean } | undefined {
 }
 
 .others {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) auto;
+  display: flex;
+  flex-wrap: wrap;
   gap: 8px;
+  align-items: center;
+}
+
+.others .n-color-picker {
+  flex: 1 1 100%;
 }
 
 .off {

@@ -1,0 +1,94 @@
+import type { Brand } from "../brand";
+import { appliedWherePossible, editTo } from "../edit";
+import type { Filling, Piece } from "../piece";
+import type { Placement } from "../placements";
+import { same } from "../same";
+import type { SlotValue } from "./table";
+import type { Variation } from "./variation";
+
+/** What the files of a batch come of; `places` may be more than it is made for. */
+export interface Made {
+  document: Piece;
+  brand: Brand;
+  places: readonly Placement[];
+  variations: readonly Variation[];
+}
+
+export interface MadeFile {
+  variation: number;
+  placement: string;
+}
+
+/**
+ * A variation as a person has left it: `base` is the piece that it was when it was opened, `own` what it has become. Words and
+ * pictures that vary are its values from now on; everything else is an edit, which holds on whatever the batch becomes.
+ */
+export function changedByHand(variation: Variation, base: Piece, own: Piece): Variation {
+  const message = { ...variation.message };
+  const values: Piece["message"] = {};
+  for (const slot of Object.keys(message)) {
+    const [before, after] = [base.message[slot], own.message[slot]];
+    if (!before || !after || same(valueOf(before), valueOf(after))) continue;
+    message[slot] = valueOf(after);
+    values[slot] = { ...before, ...valueOf(after) };
+  }
+  const valued = { ...base, message: { ...base.message, ...values } };
+  // Title and brand are the batch's.
+  const left = { ...own, title: base.title, brand: base.brand };
+  const { edit: before, ...rest } = variation;
+  const isAsBefore = before && !editTo(appliedWherePossible(valued, before), left);
+  const edit = isAsBefore ? before : editTo(valued, left);
+  return { ...rest, message, ...(edit ? { edit } : {}) };
+}
+
+const valueOf = (filling: Filling): SlotValue =>
+  "text" in filling ? { text: filling.text } : { picture: filling.picture };
+
+/** The files on some placements that would come out otherwise if they were made anew. */
+export function outdatedFiles(before: Made, now: Made, placements: readonly string[]): MadeFile[] {
+  const isOtherBrand = !same(before.brand, now.brand);
+  const changed = now.variations.map((one, at) => !same(one, before.variations[at]));
+  const placeOf = ({ places }: Made, placement: string) =>
+    places.find(({ id }) => id === placement);
+  return placements.flatMap((placement) => {
+    const isOther =
+      isOtherBrand ||
+      !same(placeOf(before, placement), placeOf(now, placement)) ||
+      !same(seenAt(before, placement), seenAt(now, placement));
+    return now.variations.flatMap((_, variation) =>
+      isOther || changed[variation] ? [{ variation, placement }] : [],
+    );
+  });
+}
+
+/** What of a piece is seen on one of its sizes, where every variation has its own words and colours. */
+function seenAt({ document, variations }: Made, placement: string): unknown {
+  const {
+    id: _id,
+    title: _title,
+    origin: _origin,
+    fine: _fine,
+    shown: _shown,
+    ...piece
+  } = document;
+  const message = Object.entries(piece.message).flatMap(([slot, filling]) =>
+    variations.every(hasWords(slot)) ? [] : [[slot, paintedOf(filling)]],
+  );
+  const slides = piece.slides?.map(({ fine: _its, shown: _so, ...slide }) => slide);
+  const sizes = piece.sizes.filter(
+    (size) => size.placement === placement || size.placement === piece.lead,
+  );
+  const spread = variations.every((one) => one.spread) ? {} : piece.spread;
+  return { ...piece, message, slides, sizes, spread };
+}
+
+const paintedOf = ({ varies: _varies, ...filling }: Filling): unknown =>
+  "text" in filling ? filling.text : { picture: filling.picture, areas: filling.areas };
+
+/** Of a picture that varies, the piece's own filling says how it is shown where it is the same one. */
+const hasWords =
+  (slot: string) =>
+  ({ message }: Variation): boolean => {
+    const value = message[slot];
+    return value !== undefined && "text" in value;
+  };

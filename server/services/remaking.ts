@@ -1,0 +1,149 @@
+import { and, eq, isNull } from "drizzle-orm";
+import type { PieceAnswer } from "../../core/api";
+import {
+  changedByHand,
+  outdatedFiles,
+  variationName,
+  type Made,
+  type MadeFile,
+  type Variation,
+} from "../../core/batch";
+import { copyPiece, placementOf, type Piece } from "../../core/piece";
+import type { Placement, PlacementLookup } from "../../core/placements";
+import { same } from "../../core/same";
+import type { ServerContext } from "../context";
+import { batches, failures, outputs, pieces as pieceTable, variationPieces } from "../store/tables";
+import { isOutput, outputName, type BatchRow } from "./batch-runner";
+import type { Library } from "./library";
+import type { Pieces } from "./pieces";
+import type { Placements } from "./placements";
+import { VariationPieces } from "./variation-pieces";
+
+/** What becomes of a batch when its piece, its kit or one of its variations is changed after it was made. */
+export class Remaking {
+  constructor(
+    private readonly context: ServerContext,
+    private readonly pieces: Pieces,
+    private readonly library: Library,
+    private readonly placements: Placements,
+  ) {}
+
+  /** The files that would come out otherwise now. None where the piece is gone. */
+  async outdated(row: BatchRow): Promise<MadeFile[]> {
+    const now = await this.asNow(row);
+    return now ? outdatedFiles(madeOf(row), now, row.request.placements) : [];
+  }
+
+  /** From now on the batch is of what piece, kit and variations have become; what is not so is made again, and nothing else. */
+  async again(row: BatchRow): Promise<void> {
+    const now = await this.asNow(row);
+    if (!now) return;
+    const files = outdatedFiles(madeOf(row), now, row.request.placements);
+    if (files.length === 0) return;
+    const { store, made, jobs } = this.context;
+    for (const { variation, placement } of files)
+      await made.remove(outputName(row, variation, placement));
+    const { document, brand, places, variations } = now;
+    await store.write(async (tx) => {
+      const kept = { document, brand, places: [...places], variations: [...variations] };
+      await tx
+        .update(batches)
+        .set({ ...kept, again: row.again + 1 })
+        .where(eq(batches.id, row.id));
+      for (const file of files) await tx.delete(outputs).where(isOutput(row.id, file));
+      await tx.delete(failures).where(eq(failures.batch, row.id));
+      await jobs.renew(tx, row.id);
+    });
+    await jobs.next();
+  }
+
+  /** A variation as a piece beside the one that it is of, to be changed by hand; the same one as long as nothing else has changed. */
+  async open(row: BatchRow, index: number): Promise<PieceAnswer> {
+    const variations = await this.variationsOf(row);
+    const variation = row.variations[index]!;
+    const base = await variations.base(variation);
+    const { store } = this.context;
+    const [known] = await store.read
+      .select()
+      .from(variationPieces)
+      .innerJoin(pieceTable, eq(pieceTable.id, variationPieces.piece))
+      .where(
+        and(
+          eq(variationPieces.batch, row.id),
+          eq(variationPieces.variation, index),
+          isNull(pieceTable.deleted),
+        ),
+      );
+    if (known && same(known.variation_pieces.base, base))
+      return this.pieces.get(known.variation_pieces.piece);
+    const { crate } = await this.pieces.get(row.piece);
+    const piece = await variations.piece(index);
+    const title = `${row.document.title}, ${variationName(index, row.variations.length)}`;
+    const opened = await this.pieces.create(crate.id, (id) =>
+      Promise.resolve(copyPiece(variation.edit ? piece : base, id, title)),
+    );
+    const link = { batch: row.id, variation: index, piece: opened.piece.id, base };
+    await store.write(async (tx) => {
+      await tx
+        .insert(variationPieces)
+        .values(link)
+        .onConflictDoUpdate({
+          target: [variationPieces.batch, variationPieces.variation],
+          set: link,
+        });
+    });
+    return this.pieces.get(opened.piece.id);
+  }
+
+  /** What the batch would be made of; undefined where its piece is gone. */
+  private async asNow(row: BatchRow): Promise<Made | undefined> {
+    const { read } = this.context.store;
+    const isThere = and(eq(pieceTable.id, row.piece), isNull(pieceTable.deleted));
+    const [piece] = await read.select().from(pieceTable).where(isThere);
+    if (!piece) return undefined;
+    const { document } = piece;
+    return {
+      document,
+      brand: await this.library.brand(document.brand),
+      places: placesFor(document, row.request.placements, await this.placements.lookup()),
+      variations: await this.byHand(row),
+    };
+  }
+
+  private async byHand(row: BatchRow): Promise<Variation[]> {
+    const opened = await this.context.store.read
+      .select()
+      .from(variationPieces)
+      .innerJoin(pieceTable, eq(pieceTable.id, variationPieces.piece))
+      .where(and(eq(variationPieces.batch, row.id), isNull(pieceTable.deleted)));
+    const variations = [...row.variations];
+    for (const { variation_pieces: link, pieces } of opened) {
+      const variation = variations[link.variation];
+      if (variation)
+        variations[link.variation] = changedByHand(variation, link.base, pieces.document);
+    }
+    return variations;
+  }
+
+  private async variationsOf(row: BatchRow): Promise<VariationPieces> {
+    return new VariationPieces(row, this.context.pool, await this.placements.asOf(row.places));
+  }
+}
+
+/** The placements that a batch is made for, and the lead that its variations are composed at. */
+export function placesFor(
+  piece: Piece,
+  placements: readonly string[],
+  lookup: PlacementLookup,
+): Placement[] {
+  const wanted = new Set([...placements, piece.lead]);
+  return [...wanted].flatMap((id) => placementOf(piece, id, lookup) ?? []);
+}
+
+/** What was made before placements were kept is not outdated by them. */
+const madeOf = ({ document, brand, places, variations }: BatchRow): Made => ({
+  document,
+  brand,
+  places: places ?? [],
+  variations,
+});

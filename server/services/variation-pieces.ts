@@ -1,0 +1,52 @@
+import { applyVariation, type Variation } from "../../core/batch";
+import { appliedWherePossible } from "../../core/edit";
+import { placementOf, type Piece } from "../../core/piece";
+import type { Placement, PlacementLookup } from "../../core/placements";
+import type { Composition } from "../../core/siblings";
+import type { RenderPool } from "../render/pool";
+import { Alike } from "./alike";
+import type { BatchRow } from "./batch-runner";
+
+/** The pieces that the variations of a batch are, and how they stand together. */
+export class VariationPieces {
+  private readonly alike: Alike | undefined;
+
+  constructor(
+    private readonly row: BatchRow,
+    pool: Pick<RenderPool, "composition">,
+    private readonly lookup: PlacementLookup,
+  ) {
+    this.alike = Alike.of(row, pool);
+  }
+
+  /** One as it is painted at a placement: as its siblings stand, unless it was changed by hand. */
+  async at(index: number, placement: Placement): Promise<{ piece: Piece; alike?: Composition }> {
+    const piece = await this.piece(index);
+    const siblings = this.variation(index).edit
+      ? undefined
+      : await this.alike?.composition(piece.message, placement);
+    return { piece, ...(siblings ? { alike: siblings } : {}) };
+  }
+
+  async piece(index: number): Promise<Piece> {
+    const variation = this.variation(index);
+    return variation.edit
+      ? appliedWherePossible(await this.base(variation), variation.edit)
+      : applyVariation(this.row.document, variation);
+  }
+
+  /** What is changed by hand: one with its lead as it stands among its siblings. */
+  async base(variation: Variation): Promise<Piece> {
+    const { document } = this.row;
+    const piece = applyVariation(document, variation);
+    const place = placementOf(document, document.lead, this.lookup);
+    const siblings = place && (await this.alike?.composition(piece.message, place));
+    if (!siblings) return piece;
+    const { lead, frame, arrangement, sizes } = siblings;
+    return { ...piece, lead, ...(frame ? { frame } : {}), arrangement, sizes };
+  }
+
+  private variation(index: number): Variation {
+    return this.row.variations[index]!;
+  }
+}
