@@ -16,7 +16,10 @@ const isBatch = (name: string): boolean => name.endsWith("-batch.json");
 
 /** The ids of the brands that came with the demo, there or deleted since. */
 export async function demoBrands({ read }: Store): Promise<string[]> {
-  const loaded = await read.select().from(settings).where(like(settings.key, `${LOADED}%`));
+  const loaded = await read
+    .select()
+    .from(settings)
+    .where(like(settings.key, `${LOADED}%`));
   return loaded.map(({ key }) => key.slice(LOADED.length)).filter((name) => !isBatch(name));
 }
 
