@@ -1,8 +1,12 @@
 <script setup lang="ts">
-import { useRoute } from "vue-router";
+import { loadRouteLocation, useRoute, useRouter } from "vue-router";
 
 /** The places of the program, the one that one is in marked. */
 const route = useRoute();
+const router = useRouter();
+/** What one points at is probably opened next. */
+const loadAhead = (name: string): void =>
+  void loadRouteLocation(router.resolve({ name })).catch(() => undefined);
 
 const PLACES = [
   { name: "crates", title: "Crates", also: ["crate", "archive", "new-piece"] },
@@ -24,6 +28,8 @@ const isIn = ({ name, also }: (typeof PLACES)[number]): boolean =>
       :key="place.name"
       :to="{ name: place.name }"
       :aria-current="isIn(place) ? 'page' : undefined"
+      @pointerenter="loadAhead(place.name)"
+      @focus="loadAhead(place.name)"
     >
       {{ place.title }}
     </RouterLink>

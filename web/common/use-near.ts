@@ -1,8 +1,6 @@
-import { tryOnScopeDispose, useDebounceFn } from "@vueuse/core";
-import { shallowRef, type Directive, type ShallowRef } from "vue";
-
-/** What is costly is made when scrolling has rested this long, in milliseconds, so that it never holds it up. */
-const REST = 60;
+import { tryOnScopeDispose } from "@vueuse/core";
+import { shallowRef, watch, type Directive, type ShallowRef } from "vue";
+import { useScrolling } from "./use-scrolling";
 
 interface Near {
   /** Keys of the boxes that are near the view. */
@@ -11,28 +9,44 @@ interface Near {
   vNear: Directive<Element, string>;
 }
 
-/** Which of many boxes can be seen, or soon can: one observer for all of them. `margin` is how near, as in CSS. */
-export function useNear(margin: string): Near {
+/** Which of many boxes can be seen, or soon can: one observer for all of them. `margin` is how near, in CSS pixels. */
+export function useNear(margin: number): Near {
   const near = shallowRef<ReadonlySet<string>>(new Set());
   const keys = new WeakMap<Element, string>();
   const seen = new Set<string>();
-  const tell = (): void => void (near.value = new Set(seen));
-  const tellSoon = useDebounceFn(tell, REST);
+  const isScrolling = useScrolling();
+  let isTold = true;
+
+  function tell(): void {
+    if (isTold || isScrolling.value) return;
+    isTold = true;
+    near.value = new Set(seen);
+  }
+  function change(key: string, isNear: boolean): void {
+    if (isNear === seen.has(key)) return;
+    if (isNear) seen.add(key);
+    else seen.delete(key);
+    isTold = false;
+  }
+  watch(isScrolling, tell);
 
   const observer = new IntersectionObserver(
     (entries) => {
-      for (const { target, isIntersecting } of entries) {
-        const key = keys.get(target)!;
-        if (isIntersecting) seen.add(key);
+      for (const { target, isIntersecting } of entries)
         // What has the focus stays, however far one scrolls.
-        else if (!target.contains(document.activeElement)) seen.delete(key);
-      }
-      if (near.value.size === 0) tell();
-      else void tellSoon();
+        if (isIntersecting || !target.contains(document.activeElement))
+          change(keys.get(target)!, isIntersecting);
+      tell();
     },
-    { rootMargin: margin },
+    { rootMargin: `${margin}px` },
   );
   tryOnScopeDispose(() => observer.disconnect());
+
+  /** What can be seen at once is there with the page, and not only after it was painted without. */
+  function isNearNow(box: Element): boolean {
+    const { top, bottom } = box.getBoundingClientRect();
+    return bottom > -margin && top < window.innerHeight + margin;
+  }
 
   return {
     near,
@@ -40,6 +54,8 @@ export function useNear(margin: string): Near {
       mounted(box, { value }) {
         keys.set(box, value);
         observer.observe(box);
+        change(value, isNearNow(box));
+        queueMicrotask(tell);
       },
       unmounted(box, { value }) {
         observer.unobserve(box);

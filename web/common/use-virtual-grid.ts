@@ -1,6 +1,6 @@
 import { useWindowVirtualizer } from "@tanstack/vue-virtual";
-import { useElementBounding, useWindowScroll } from "@vueuse/core";
-import { computed, type ComputedRef, type Ref } from "vue";
+import { useResizeObserver } from "@vueuse/core";
+import { computed, shallowRef, type ComputedRef, type Ref } from "vue";
 
 interface Options<T> {
   items: () => readonly T[];
@@ -22,8 +22,15 @@ interface VirtualGrid<T> {
 
 /** A grid of equal cells on a page that scrolls, of which only those in view are made. */
 export function useVirtualGrid<T>({ items, box, cell, gap }: Options<T>): VirtualGrid<T> {
-  const { width, top } = useElementBounding(box);
-  const { y } = useWindowScroll();
+  const width = shallowRef(0);
+  /** Where the grid begins on the page; asked for when something has another size, and not at each scroll. */
+  const begins = shallowRef(0);
+  useResizeObserver([box, document.body], () => {
+    if (!box.value) return;
+    const { top, width: wide } = box.value.getBoundingClientRect();
+    width.value = wide;
+    begins.value = Math.round(top + window.scrollY);
+  });
   const columns = computed(() =>
     Math.max(1, Math.floor((width.value + gap.columns) / (cell.width + gap.columns))),
   );
@@ -33,7 +40,7 @@ export function useVirtualGrid<T>({ items, box, cell, gap }: Options<T>): Virtua
       estimateSize: () => cell.height,
       gap: gap.rows,
       overscan: 3,
-      scrollMargin: Math.round(top.value + y.value),
+      scrollMargin: begins.value,
     })),
   );
   const inView = computed(() => rows.value.getVirtualItems());

@@ -51,7 +51,7 @@ async function remove(kind: "crate" | "piece", id: string, name: string): Promis
 
 const selection = useSelection();
 /** Only what can be seen is made and painted, so that many pieces open and scroll well; the others have their room. */
-const { near, vNear } = useNear("400px");
+const { near, vNear } = useNear(400);
 const elsewhere = computed(() => library.crates.filter(({ id }) => id !== props.crate.id));
 const rebranding = ref(false);
 const brand = computed(() => library.brandById.get(props.crate.brand));

@@ -8,7 +8,7 @@ import type { ImportAnswer, ListedCrate } from "../../core/api";
 import { api } from "../api/client";
 import { counted } from "../common/counted";
 import { useNear } from "../common/use-near";
-import { cardOf, heightOfShelf } from "./card";
+import { heightOfShelf } from "./card";
 import CrateShelf from "./CrateShelf.vue";
 import SelectionBar from "./SelectionBar.vue";
 import FirstSteps from "./FirstSteps.vue";
@@ -81,15 +81,12 @@ const goTo = (id: string): void =>
   void nextTick(() => document.getElementById(id)?.scrollIntoView({ block: "center" }));
 
 /** A crate that was near once stays, so that nothing moves when one scrolls back. */
-const { near, vNear } = useNear("800px");
+const { near, vNear } = useNear(800);
 const met = shallowRef<ReadonlySet<string>>(new Set());
 watch(near, (now) => (met.value = new Set([...met.value, ...now])));
 const { width } = useElementSize(useTemplateRef("page"));
 const shelfHeight = ({ pieces }: ListedCrate, within: number): number =>
-  heightOfShelf(
-    pieces.map((piece) => cardOf(piece, library.placementOf).width),
-    within,
-  );
+  heightOfShelf(pieces, within, library.placementOf);
 
 const archived = computed(() =>
   library.crates.reduce((sum, crate) => sum + crate.archived.length, 0),

@@ -20,14 +20,13 @@ interface Card {
   width: number;
 }
 
+type PlacementOf = (piece: Pick<ListedPiece, "sizes">, id: string) => Placement | undefined;
+
 export const widthAt = (height: number, frame: { width: number; height: number }): number =>
   (height * frame.width) / frame.height;
 
 /** Which sizes of a piece are shown on its crate's shelf. */
-export function cardOf(
-  piece: Pick<ListedPiece, "lead" | "sizes">,
-  placementOf: (piece: Pick<ListedPiece, "sizes">, id: string) => Placement | undefined,
-): Card {
+export function cardOf(piece: Pick<ListedPiece, "lead" | "sizes">, placementOf: PlacementOf): Card {
   const lead = placementOf(piece, piece.lead);
   const others = OTHERS.filter(
     (id) => id !== piece.lead && piece.sizes.some((size) => size.placement === id),
@@ -38,11 +37,20 @@ export function cardOf(
   return { lead, others, width: Math.round(own + (others.length > 0 ? OTHER_WIDTH + GAP : 0)) };
 }
 
-/** About how high the cards of a crate stand, `within` so much width, before they are there; all in CSS pixels. */
-export function heightOfShelf(widths: readonly number[], within: number): number {
-  let rows = widths.length > 0 ? 1 : 0;
+/** The first cards of a crate say how wide the others are likely to be. */
+const LOOKED_AT = 12;
+
+/** About how high the cards of a crate stand before they are there, `within` so much width; in CSS pixels. */
+export function heightOfShelf(
+  pieces: readonly Pick<ListedPiece, "lead" | "sizes">[],
+  within: number,
+  placementOf: PlacementOf,
+): number {
+  const widths = pieces.slice(0, LOOKED_AT).map((piece) => cardOf(piece, placementOf).width);
+  let rows = pieces.length > 0 ? 1 : 0;
   let x = 0;
-  for (const width of widths) {
+  for (const at of pieces.keys()) {
+    const width = widths[at % widths.length]!;
     if (x > 0 && x + width > within) {
       rows++;
       x = 0;

@@ -10,6 +10,7 @@ import { useToasts } from "../common/toasts";
 import { useVirtualGrid } from "../common/use-virtual-grid";
 import FileButton from "../ui/FileButton.vue";
 import SelectField from "../ui/SelectField.vue";
+import RestingImage from "../ui/RestingImage.vue";
 import TextField from "../ui/TextField.vue";
 import { COLOURS, isWanted, SHAPES, USES, usersOf, type PictureFilter } from "./picture-filter";
 import PictureDetail from "./PictureDetail.vue";
@@ -116,12 +117,10 @@ const { isOverDropZone } = useDropZone(page, { onDrop: (files) => void add(files
               :aria-label="picture.name"
               @click="open = picture.id === open ? undefined : picture.id"
             >
-              <img
+              <RestingImage
                 :src="`/api/pictures/${picture.id}/rendition?width=320`"
                 :width="picture.width"
                 :height="picture.height"
-                alt=""
-                loading="lazy"
               />
             </button>
             <span class="name">{{ picture.name }}</span>
