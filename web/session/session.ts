@@ -2,6 +2,7 @@ import type { PieceAnswer } from "../../core/api";
 import { addressKey, applyEdit, type Edit } from "../../core/edit";
 import { nameOf } from "../../core/wording/edits";
 import type { Piece } from "../../core/piece";
+import { same } from "../../core/same";
 import { RequestError } from "../api/request-error";
 import { NOTHING_OPEN, type SessionContext, type SessionState, type Stuck } from "./context";
 import { Steps, StepsAhead, type StepAhead } from "./steps";
@@ -263,9 +264,20 @@ export class Session {
   }
 
   private set(change: Partial<SessionState>): void {
-    this.state = { ...this.state, ...change };
+    const piece = change.piece && withKept(this.state.piece, change.piece);
+    this.state = { ...this.state, ...change, ...(piece ? { piece } : {}) };
     if (!this.closed) this.context.show(this.state);
   }
+}
+
+/** A piece with those parts of what it was that are as they were: what the server answers is mostly what is shown already. */
+function withKept(was: Piece | undefined, now: Piece): Piece {
+  if (!was || was === now) return now;
+  const parts = Object.entries(now).map(([key, part]): [string, unknown] => {
+    const before = was[key as keyof Piece];
+    return [key, before !== part && same(before, part) ? before : part];
+  });
+  return Object.fromEntries(parts) as Piece;
 }
 
 const NOT_SAVED = "Your last changes are not saved yet; undo works when they are.";

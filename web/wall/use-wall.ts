@@ -1,5 +1,5 @@
 import { tryOnScopeDispose } from "@vueuse/core";
-import { shallowRef, watch, type ShallowRef } from "vue";
+import { nextTick, shallowRef, watch, type ShallowRef } from "vue";
 import type { Brand } from "../../core/brand";
 import type { Piece } from "../../core/piece";
 import type { Placement } from "../../core/placements";
@@ -12,6 +12,8 @@ interface WallOptions {
   brand: () => Brand | undefined;
   /** Sizes to report on also where they have no tile. */
   reportsOn?: () => readonly Placement[];
+  /** While this is so, what else is painted comes first. */
+  isBehind?: () => boolean;
   /** Have the lead fitted to its words first; called with the piece as it then is. */
   onFitted?: (piece: Piece) => void;
 }
@@ -27,8 +29,21 @@ export interface Wall {
   remove(key: string): void;
 }
 
+/** Whether all parts are the same ones; how a piece was laid out when last seen is what is on the screen. */
+function isSeenAs<T extends object>(now: T | undefined, was: T | undefined): boolean {
+  if (!now || !was) return now === was;
+  const parts = Object.keys({ ...now, ...was }) as (keyof T)[];
+  return parts.every((part) => part === "shown" || now[part] === was[part]);
+}
+
 /** Keeps a set of tiles painted with one piece, whatever of it changes. Ends with its scope. */
-export function useWall({ piece, brand, reportsOn = () => NONE, onFitted }: WallOptions): Wall {
+export function useWall({
+  piece,
+  brand,
+  reportsOn = () => NONE,
+  isBehind = () => false,
+  onFitted,
+}: WallOptions): Wall {
   const tiles = new Map<string, Tile>();
   const reports = shallowRef<ReadonlyMap<string, LayoutReport>>(new Map());
   const busy = shallowRef(true);
@@ -78,9 +93,11 @@ export function useWall({ piece, brand, reportsOn = () => NONE, onFitted }: Wall
     });
   }
 
-  watch([piece, brand, reportsOn], () => {
+  watch([piece, brand, reportsOn], ([now, kit, on], [was, kitBefore, onBefore]) => {
+    if (kit === kitBefore && isSeenAs(now, was) && isSeenAs(on, onBefore)) return;
     asked = performance.now();
-    repaint();
+    if (isBehind()) void nextTick(repaint);
+    else repaint();
   });
   tryOnScopeDispose(() => tiles.clear());
 

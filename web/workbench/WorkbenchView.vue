@@ -56,6 +56,7 @@ const wall = useWall({
   piece: () => (bench.showBefore && open.before) || (hand.rested ?? open.piece),
   brand: () => open.brand,
   reportsOn: () => open.placements,
+  isBehind: () => bench.largeOne !== undefined,
 });
 provide(wallKey, wall);
 
@@ -171,6 +172,11 @@ const failed = computed(() => open.failure || (library.state === "failed" ? libr
   display: grid;
   grid-template-columns: 300px minmax(0, 1fr) 280px;
   min-height: 0;
+}
+
+/* What changes in one is not looked for in the others: halves what a frame takes while something is dragged. */
+.columns > * {
+  contain: layout paint;
 }
 
 .sheet,

@@ -166,6 +166,7 @@ const said = computed(() => {
     tabindex="0"
     :aria-label="`${placement.name} by hand. Tab selects, arrow keys move, Delete takes out.`"
     @pointerdown="pressed"
+    @mousedown.prevent
     @pointermove="move"
     @pointerup="end"
     @pointercancel="callOff"
@@ -251,6 +252,7 @@ const said = computed(() => {
   inset: 0;
   cursor: default;
   touch-action: none;
+  user-select: none;
 }
 
 .surface:focus-visible {

@@ -48,7 +48,7 @@ export interface HandNode {
 }
 
 /** The other sizes follow when a hand has rested this long, in milliseconds. */
-const REST = 80;
+const REST = 50;
 /** A copy stands aside by this share of the frame's width. */
 const ASIDE = 0.03;
 
