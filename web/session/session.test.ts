@@ -21,6 +21,21 @@ describe("a session with a piece", () => {
     expect(server.asked).to.have.lengthOf(2);
   });
 
+  it("has nothing painted again by an answer or a step that leaves it as it is", async () => {
+    const { server, session, seen, pass, type } = page();
+    await session.open();
+    type("Boats");
+    const shown = seen.state.piece!;
+    await pass();
+    // The server's answer is another object; what is in it is what was there.
+    expect(seen.state.piece!.message).to.equal(shown.message);
+    expect(seen.state.piece!.arrangement).to.equal(shown.arrangement);
+    await session.undo();
+    expect(headline(seen.state.piece)).to.equal(headline(server.piece_));
+    expect(seen.state.piece!.message).to.not.equal(shown.message);
+    expect(seen.state.piece!.arrangement).to.equal(shown.arrangement);
+  });
+
   it("is not touched by the one before it, which sends what was typed in it", async () => {
     const server = new MadeUp();
     const [first, second] = [page(server), page(new MadeUp())];
