@@ -1,4 +1,4 @@
-import { groups } from "d3-array";
+import { groups, rollup } from "d3-array";
 import { RULING_SLOTS } from "../message";
 import { isText, type Piece } from "../piece";
 import { plainText } from "../text";
@@ -9,6 +9,8 @@ type Message = Piece["message"];
 export const MOST_CLASSES = 3;
 /** Words of a class are at least so long as a share of its longest. By eye: then they take about as many lines. */
 const SHORTEST = 0.5;
+/** Few long words do not make many short ones small: words are on the mean at least so long, as a share of the longest of their class. */
+const MEAN = 0.7;
 
 const wide = /\p{Script=Han}|\p{Script=Hiragana}|\p{Script=Katakana}|\p{Script=Hangul}/u;
 
@@ -50,17 +52,55 @@ const narrow = /[ijlftrI1 .,:;'’!|]/;
 
 /** Messages of like length together, the longest first. */
 export function classesOf(messages: readonly Message[]): Class[] {
-  let rest = [...messages];
-  const classes: Class[] = [];
-  while (rest.length > 0 && classes.length < MOST_CLASSES) {
-    const most = rest.reduce((longest, message) => Math.max(longest, lengthOf(message)), 0);
-    const isLast = classes.length === MOST_CLASSES - 1;
-    const isOwn = (message: Message): boolean => isLast || lengthOf(message) >= SHORTEST * most;
-    const own = rest.filter(isOwn);
-    classes.push({ most, longest: longestOf(own), tried: triedOf(own) });
-    rest = rest.filter((message) => !isOwn(message));
-  }
-  return classes;
+  const lengths = messages.map(lengthOf);
+  return longestOfGroups(lengths).map((most, at, all) => {
+    const own = messages.filter((_, i) => lengths[i]! <= most && lengths[i]! > (all[at + 1] ?? -1));
+    return { most, longest: longestOf(own), tried: triedOf(own) };
+  });
+}
+
+/** A way to part lengths into groups: where in their order each group ends, and what all lose to the longest of theirs. */
+interface Parting {
+  ends: number[];
+  loss: number;
+}
+
+/**
+ * The longest of each group, the longest first, of as few groups as lengths that are like enough need. Lengths are parted in
+ * their order so that the sum of what each loses to the longest of its group, in logarithms, is the least: by dynamic
+ * programming, after Fisher, On Grouping for Maximum Homogeneity, Journal of the American Statistical Association 53 (1958).
+ */
+function longestOfGroups(lengths: readonly number[]): number[] {
+  const order = [...new Set(lengths)].sort((a, b) => a - b);
+  const log = order.map((length) => Math.log(Math.max(1, length)));
+  const counts = rollup(
+    lengths,
+    (all) => all.length,
+    (length) => length,
+  );
+  // Of the first so many of the order: how many lengths they stand for, and the sum of their logarithms.
+  const many = [0];
+  const sums = [0];
+  order.forEach((length, at) => {
+    many.push(many[at]! + counts.get(length)!);
+    sums.push(sums[at]! + counts.get(length)! * log[at]!);
+  });
+  const lossOf = (from: number, to: number): number =>
+    log[to - 1]! * (many[to]! - many[from]!) - (sums[to]! - sums[from]!);
+  const isLike = ({ ends, loss }: Parting): boolean =>
+    loss <= lengths.length * Math.log(1 / MEAN) &&
+    ends.every((end, at) => order[ends[at - 1] ?? 0]! >= SHORTEST * order[end - 1]!);
+
+  let best: Parting[] = order.map((_, at) => ({ ends: [at + 1], loss: lossOf(0, at + 1) }));
+  for (let groups = 2; groups <= MOST_CLASSES && best.length > 0 && !isLike(best.at(-1)!); groups++)
+    best = best.map((one, at) =>
+      best.slice(0, at).reduce((least, before) => {
+        const from = before.ends.at(-1)!;
+        const loss = before.loss + lossOf(from, at + 1);
+        return loss < least.loss ? { ends: [...before.ends, at + 1], loss } : least;
+      }, one),
+    );
+  return (best.at(-1)?.ends ?? []).map((end) => order[end - 1]!).reverse();
 }
 
 /** Which class a message belongs to: that of the shortest words that holds its own. */

@@ -18,6 +18,9 @@ const SPARE = 0.985;
 const SAME_SIZE = 0.999;
 /** A size that only few need is not the size of all. */
 const FEW = 0.1;
+/** Nor one that some need, where all others can be so much larger: one long word does not make a set small. By eye. */
+const SOME = 1 / 3;
+const MUCH_LARGER = 1.25;
 /** Where one text takes less room, another may find more or less of it: sizes are looked for so often at most. */
 const PASSES = 3;
 
@@ -100,20 +103,29 @@ function withCommonSizes(
       if (text) sizes.set(node.id, [...(sizes.get(node.id) ?? []), { size: text.set.size, count }]);
   let isSame = true;
   const arrangement = composition.arrangement.map((node): Node => {
-    const common = nearlyAll(sizes.get(node.id) ?? []);
+    const had = sizes.get(node.id) ?? [];
+    const common = nearlyAll(had);
     if (!common || common >= SAME_SIZE * (decided.get(node.id) ?? Infinity)) return node;
     isSame = false;
-    decided.set(node.id, SPARE * common);
-    return { ...node, style: { ...node.style, size: SPARE * common } };
+    // What all have already needs no room to spare.
+    const isShared = had.every(({ size }) => size * SAME_SIZE <= common);
+    const size = isShared ? common : SPARE * common;
+    decided.set(node.id, size);
+    return { ...node, style: { ...node.style, size } };
   });
   return isSame ? composition : { ...composition, arrangement };
 }
 
-/** The size that all can have but a few; undefined of none. */
+/** The size that all can have but a few, or those that would make all others much smaller; undefined of none. */
 function nearlyAll(sizes: readonly { size: number; count: number }[]): number | undefined {
   const sorted = [...sizes].sort((a, b) => a.size - b.size);
-  let may = FEW * sorted.reduce((sum, { count }) => sum + count, 0);
-  return sorted.find(({ count }) => (may -= count) < 0)?.size;
+  const total = sorted.reduce((sum, { count }) => sum + count, 0);
+  let left = 0;
+  return sorted.find(({ size, count }, at) => {
+    left += count;
+    const larger = sorted[at + 1]?.size ?? size;
+    return left > (larger >= MUCH_LARGER * size ? SOME : FEW) * total;
+  })?.size;
 }
 
 /** Display words were set in lines of their own width; other words of theirs may take all the room beside. */
@@ -140,10 +152,11 @@ function roomFor(own: Box, item: Placed, { placed, placement }: Layout): Box {
     const isBeside = other.box.y < bottom(own) && bottom(other.box) > own.y;
     if (other === item || !isBeside || holds(other.box, own) || other.node.role === "backdrop")
       continue;
-    if (other.box.x >= right(own))
-      end = Math.min(end, other.box.x - GAP * (other.box.x - right(own)));
-    else if (right(other.box) <= own.x)
-      left = Math.max(left, right(other.box) + GAP * (own.x - right(other.box)));
+    // The words themselves stand beside it, however far their column reaches.
+    if (other.box.x >= right(item.box))
+      end = Math.min(end, other.box.x - gapTo(other.box.x - right(own), item));
+    else if (right(other.box) <= item.box.x)
+      left = Math.max(left, right(other.box) + gapTo(own.x - right(other.box), item));
   }
   // Words in the middle grow to both sides alike.
   if (share === 0.5) {
@@ -155,8 +168,11 @@ function roomFor(own: Box, item: Placed, { placed, placement }: Layout): Box {
     : box(own.x, own.y, end - own.x, own.height);
 }
 
-/** What stays free of the gap between words and what stands beside them. */
+/** What stays free of the gap between words and what stands beside them; and at least so much of the size of the words. */
 const GAP = 0.5;
+const LEAST_GAP = 0.5;
+const gapTo = (gap: number, { text }: Placed): number =>
+  Math.max(GAP * gap, LEAST_GAP * (text?.set.size ?? 0));
 
 const groundsOf = (item: Placed, placed: readonly Placed[]): Placed[] =>
   placed.filter(

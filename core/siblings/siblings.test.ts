@@ -1,5 +1,7 @@
 import { expect } from "chai";
+import fc from "fast-check";
 import { demoPieces, demoSources } from "../../tests/support/demo";
+import { makeScene } from "../engine";
 import type { Piece } from "../piece";
 import { placementById } from "../placements";
 import { check } from "../preflight";
@@ -103,4 +105,70 @@ describe("variations that are laid out alike", () => {
         ).to.have.lengthOf.at.most(2);
       }
     }).timeout(60_000);
+
+  it("are not all small for one that has a long word; that one stands by itself", () => {
+    const { piece, brand } = demoPieces().find(
+      ({ piece: { id } }) => id === "opening-announcement",
+    )!;
+    const texts = ["Spring supper at the loft", "Drachenbootrennen vor Ort", "The sleeping boats"];
+    const pieces = texts.map((text): Piece => {
+      return { ...piece, message: { ...piece.message, headline: { text } } };
+    });
+    const [own, ...more] = classesOf(pieces.map(({ message }) => message));
+    expect(more).to.deep.equal([]);
+    const lead = placementById(piece.lead)!;
+    const composition = compose(piece, own!, brand, lead, sources);
+    const sizes = pieces.map((one) =>
+      layoutAlike(one, composition, brand, lead, sources)
+        ?.placed.find(({ node }) => node.slot === "headline")!
+        .text!.set.size.toFixed(1),
+    );
+    expect(sizes[1]).to.equal(undefined);
+    expect(sizes[0]).to.equal(sizes[2]);
+    const alone = makeScene(pieces[1]!, brand, lead, sources).layout;
+    const small = alone.placed.find(({ node }) => node.slot === "headline")!.text!.set.size;
+    expect(Number(sizes[0])).to.be.greaterThan(1.25 * small);
+  });
+
+  it("are grouped by length so that they lose the least to the longest of their group", () => {
+    const lengths = fc.array(fc.integer({ min: 1, max: 80 }), { minLength: 1, maxLength: 12 });
+    fc.assert(
+      fc.property(lengths, (all) => {
+        const classes = classesOf(
+          all.map((length) => ({ headline: { text: "n".repeat(length) } })),
+        );
+        const bounds = classes.map(({ most }) => most);
+        expect(bounds).to.deep.equal([...bounds].sort((a, b) => b - a));
+        expect(classes.length).to.be.within(1, 3);
+        // Against all ways to part them into as many groups, one after another.
+        const others = subsets([...new Set(all)], classes.length).filter((ends) =>
+          ends.includes(Math.max(...all)),
+        );
+        const least = Math.min(...others.map((ends) => lossOf(all, ends)));
+        expect(lossOf(all, bounds)).to.be.closeTo(least, 1e-9);
+      }),
+    );
+    const of = (...all: number[]) =>
+      classesOf(all.map((length) => ({ headline: { text: "n".repeat(length) } }))).map(
+        ({ most }) => most,
+      );
+    expect(of(30, 31, 33, 40)).to.deep.equal([40]);
+    // One that is much longer than the others is not the measure of them.
+    expect(of(35, 37, 38, 66)).to.deep.equal([66, 38]);
+    expect(of(5, 26, 35, 37, 66)).to.deep.equal([66, 37, 5]);
+  });
 });
+
+/** What lengths lose to the next longer of `ends`, in logarithms. */
+const lossOf = (lengths: readonly number[], ends: readonly number[]): number =>
+  lengths.reduce(
+    (sum, length) => sum + Math.log(Math.min(...ends.filter((end) => end >= length)) / length),
+    0,
+  );
+
+function subsets(from: readonly number[], size: number): number[][] {
+  if (size === 0) return [[]];
+  return from.flatMap((one, at) =>
+    subsets(from.slice(at + 1), size - 1).map((rest) => [one, ...rest]),
+  );
+}
