@@ -22,6 +22,12 @@ export default defineConfig({
     target: "es2023",
     manifest: true,
     chunkSizeWarningLimit: 900,
+    // What most views need comes in one file instead of in sixty small ones.
+    rolldownOptions: {
+      // Nothing in core does anything by being imported: the typesetter stays with the workers that use it.
+      treeshake: { moduleSideEffects: [{ test: /[\\/]core[\\/]/, sideEffects: false }] },
+      output: { codeSplitting: { groups: [{ name: "shared", minShareCount: 5 }] } },
+    },
   },
   server: { proxy: { "/api": "http://localhost:4310" } },
 });

@@ -17,6 +17,9 @@ function painters(): readonly Remote<Painter>[] {
   return workers;
 }
 
+/** Has them begun before there is anything to paint. */
+export const startPainters = (): void => void painters();
+
 let tiles = 0;
 export const newTileKey = (): string => `tile-${++tiles}`;
 

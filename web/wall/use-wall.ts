@@ -5,7 +5,7 @@ import type { Piece } from "../../core/piece";
 import type { Placement } from "../../core/placements";
 import type { LayoutReport } from "../../core/preflight";
 import type { ShowRequest, Painted, Tile } from "./protocol";
-import { ShowQueue } from "./painter";
+import { ShowQueue, startPainters } from "./painter";
 
 interface WallOptions {
   piece: () => Piece | undefined;
@@ -50,6 +50,7 @@ export function useWall({
   let asked = 0;
   let waiting = false;
 
+  startPainters();
   const queue = new ShowQueue({ onShown, onComplete: () => (busy.value = false) });
 
   function onShown(shown: Painted[], request: ShowRequest): void {
