@@ -5,6 +5,9 @@
  * `refit/structure/order.ts`.
  */
 
+/** Text from this size on, in CSS pixels as viewed, is read without effort. Common practice: 13, and a hair. */
+export const EASY_TEXT = 13.02;
+
 /** From line to line, as a multiple of the type size: what can be asked for. By eye. */
 export const LEADING = { least: 0.6, most: 2.5 } as const;
 

@@ -47,7 +47,10 @@ const valueOf = (filling: Filling): SlotValue =>
 /** The files on some placements that would come out otherwise if they were made anew. */
 export function outdatedFiles(before: Made, now: Made, placements: readonly string[]): MadeFile[] {
   const isOtherBrand = !same(before.brand, now.brand);
-  const changed = now.variations.map((one, at) => !same(one, before.variations[at]));
+  const changed = now.variations.map((one, at) => {
+    const then = before.variations[at];
+    return one !== then && !same(one, then);
+  });
   const placeOf = ({ places }: Made, placement: string) =>
     places.find(({ id }) => id === placement);
   return placements.flatMap((placement) => {

@@ -2,9 +2,10 @@ import type { Brand } from "../brand";
 import { fitLead, makeScene } from "../engine";
 import { bottom, box, inset, intersect, right, type Box } from "../geometry";
 import type { Node, Piece } from "../piece";
-import { keptArea, type Placement } from "../placements";
+import { cssPerPixel, keptArea, type Placement } from "../placements";
 import { check } from "../preflight";
 import { recomposed, refit, type Layout, type Placed } from "../refit";
+import { EASY_TEXT } from "../rules";
 import { resolve, type Sources } from "../resolve";
 import type { Class } from "./classes";
 import { closedUp } from "./close-up";
@@ -20,7 +21,7 @@ const SAME_SIZE = 0.999;
 const FEW = 0.1;
 /** Nor one that some need, where all others can be so much larger: one long word does not make a set small. By eye. */
 const SOME = 1 / 3;
-const MUCH_LARGER = 1.25;
+const MUCH_LARGER = 1.4;
 /** Where one text takes less room, another may find more or less of it: sizes are looked for so often at most. */
 const PASSES = 3;
 
@@ -38,12 +39,13 @@ export function compose(
   const { layout } = make(longestPiece, brand, placement, sources);
   let shared = withRoom(recomposed(layout.resolved.piece, layout), layout);
   const decided = new Map<string, number>();
+  const easy = EASY_TEXT / cssPerPixel(placement);
   for (let pass = 0; pass < PASSES; pass++) {
     const found = tried.flatMap(({ message, count }): Found[] => {
       const own = placedAlike({ ...piece, message }, shared, brand, placement, sources);
       return own ? [{ layout: own, count }] : [];
     });
-    const common = withCommonSizes(shared, found, decided);
+    const common = withCommonSizes(shared, found, { decided, easy });
     if (common === shared) break;
     shared = common;
   }
@@ -91,11 +93,14 @@ const hasTheirSizes = ({ placed }: Layout): boolean =>
       !text || node.type !== "text" || text.set.size >= SAME_SIZE * (node.size ?? 0),
   );
 
-/** Each text as large as nearly all can have it; the same composition where that is so already. `decided` are the sizes of the texts. */
+/**
+ * Each text as large as nearly all can have it; the same composition where that is so already. `decided` are the sizes of the
+ * texts; from `easy` on they are read without effort, in output pixels.
+ */
 function withCommonSizes(
   composition: Composition,
   found: readonly Found[],
-  decided: Map<string, number>,
+  { decided, easy }: { decided: Map<string, number>; easy: number },
 ): Composition {
   const sizes = new Map<string, { size: number; count: number }[]>();
   for (const { layout, count } of found)
@@ -104,7 +109,7 @@ function withCommonSizes(
   let isSame = true;
   const arrangement = composition.arrangement.map((node): Node => {
     const had = sizes.get(node.id) ?? [];
-    const common = nearlyAll(had);
+    const common = nearlyAll(had, easy);
     if (!common || common >= SAME_SIZE * (decided.get(node.id) ?? Infinity)) return node;
     isSame = false;
     // What all have already needs no room to spare.
@@ -116,15 +121,19 @@ function withCommonSizes(
   return isSame ? composition : { ...composition, arrangement };
 }
 
-/** The size that all can have but a few, or those that would make all others much smaller; undefined of none. */
-function nearlyAll(sizes: readonly { size: number; count: number }[]): number | undefined {
+/** The size that all can have but a few, or those that would make all others much smaller or hard to read; undefined of none. */
+function nearlyAll(
+  sizes: readonly { size: number; count: number }[],
+  easy: number,
+): number | undefined {
   const sorted = [...sizes].sort((a, b) => a.size - b.size);
   const total = sorted.reduce((sum, { count }) => sum + count, 0);
   let left = 0;
   return sorted.find(({ size, count }, at) => {
     left += count;
     const larger = sorted[at + 1]?.size ?? size;
-    return left > (larger >= MUCH_LARGER * size ? SOME : FEW) * total;
+    const isWorthIt = larger >= MUCH_LARGER * size || (size < easy && larger >= SAME_SIZE * easy);
+    return left > (isWorthIt ? SOME : FEW) * total;
   })?.size;
 }
 

@@ -1,4 +1,6 @@
-import { readFile } from "node:fs/promises";
+import { mkdtemp, readFile, rm, writeFile } from "node:fs/promises";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
 import { expect } from "chai";
 import { unzipSync } from "fflate";
 import sharp from "sharp";
@@ -67,6 +69,31 @@ describe("a batch in the interface", () => {
     await page.getByText("91 variations, cancelled").waitFor();
     await page.reload();
     await page.getByText("91 variations, cancelled").waitFor();
+  });
+
+  it("varies by the pictures of a folder, which may hold other files, and says what has no room", async () => {
+    const folder = await mkdtemp(join(tmpdir(), "zest-folder-"));
+    for (const [name, background] of [
+      ["dawn", "#e0a060"],
+      ["dusk", "#304060"],
+    ] as const)
+      await sharp({ create: { width: 900, height: 900, channels: 3, background } })
+        .jpeg()
+        .toFile(join(folder, `${name}.jpg`));
+    await writeFile(join(folder, "notes.txt"), "not a picture");
+    const page = await stage.open("/pieces/opening-announcement/batch");
+    const setup = page.getByRole("region", { name: "How to combine" });
+    await setup.getByLabel("Add a folder").setInputFiles(folder);
+    await setup.getByText("2 chosen").waitFor();
+    await setup.getByText("2 variations × 3 sizes = 6 files").waitFor();
+    await setup.getByRole("button", { name: "dusk.jpg", pressed: true }).waitFor();
+    await rm(folder, { recursive: true });
+    // A row says which of its words have no room, and where.
+    const long = "Harbour photographs that nobody has seen for a hundred years. ".repeat(6);
+    await page.getByLabel("Paste a table").fill(`support\n${long}`);
+    await page.getByRole("button", { name: "Use this table" }).click();
+    await setup.getByLabel("Microblog post, wide", { exact: true }).check();
+    await page.getByText("Support: Microblog post, wide").waitFor();
   });
 
   it("has its table worked on in place, by cells and by blocks", async () => {

@@ -3,28 +3,21 @@ import { ImagePlus } from "@lucide/vue";
 import { useEventListener } from "@vueuse/core";
 import { ref } from "vue";
 import type { FileId } from "../../core/files";
-import { useLibrary } from "../common/library";
+import { useAddPictures } from "../common/add-pictures";
 import PictureChoice from "../common/PictureChoice.vue";
-import { useToasts } from "../common/toasts";
 import FileButton from "../ui/FileButton.vue";
 
 /** Pictures that go with a message, in the order in which they were chosen: of the shelf, dropped, pasted or opened. */
 const props = defineProps<{ brand: string }>();
 const chosen = defineModel<FileId[]>({ required: true });
-const library = useLibrary();
-const toasts = useToasts();
 const over = ref(false);
 
-async function take(files: Iterable<File> | null | undefined): Promise<void> {
-  for (const file of files ?? []) {
-    try {
-      const { id } = await library.addPicture(file, props.brand);
-      if (!chosen.value.includes(id)) chosen.value = [...chosen.value, id];
-    } catch (error) {
-      toasts.fail(error);
-    }
-  }
-}
+const { add: take } = useAddPictures(
+  () => props.brand,
+  (id) => {
+    if (!chosen.value.includes(id)) chosen.value = [...chosen.value, id];
+  },
+);
 
 function drop(event: DragEvent): void {
   over.value = false;

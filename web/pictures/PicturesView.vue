@@ -3,10 +3,10 @@ import { ImagePlus } from "@lucide/vue";
 import { useDropZone, useLocalStorage } from "@vueuse/core";
 import { NEmpty } from "naive-ui";
 import { computed, reactive, ref, useTemplateRef } from "vue";
+import { useAddPictures } from "../common/add-pictures";
 import { counted } from "../common/counted";
 import { useLibrary } from "../common/library";
 import PageBar from "../common/PageBar.vue";
-import { useToasts } from "../common/toasts";
 import { useVirtualGrid } from "../common/use-virtual-grid";
 import FileButton from "../ui/FileButton.vue";
 import SelectField from "../ui/SelectField.vue";
@@ -19,7 +19,6 @@ import LibraryState from "../common/LibraryState.vue";
 
 /** The shelf of one brand: all its pictures, found by name, colour, shape and use. No brand sees another's. */
 const library = useLibrary();
-const toasts = useToasts();
 const brandId = useLocalStorage("pictures-of", "");
 const filter = reactive<PictureFilter>({ find: "", colour: "", shape: "", use: "" });
 const open = ref<string>();
@@ -44,14 +43,7 @@ const {
   gap: { columns: 16, rows: 24 },
 });
 const current = computed(() => all.value.find(({ id }) => id === open.value));
-const busy = ref(false);
-
-async function add(files: readonly File[] | null): Promise<void> {
-  busy.value = true;
-  for (const file of files ?? [])
-    await library.addPicture(file, brand.value?.id).catch((error: unknown) => toasts.fail(error));
-  busy.value = false;
-}
+const { progress, add } = useAddPictures(() => brand.value?.id);
 
 const page = useTemplateRef("page");
 const { isOverDropZone } = useDropZone(page, { onDrop: (files) => void add(files) });
@@ -74,11 +66,12 @@ const { isOverDropZone } = useDropZone(page, { onDrop: (files) => void add(files
       multiple
       label="Add pictures"
       accept="image/*"
-      :disabled="busy || !brand"
+      :disabled="progress !== '' || !brand"
       @open="add"
     >
       <template #text>
-        <ImagePlus :size="16" aria-hidden="true" /> {{ busy ? "Storing …" : "Add pictures" }}
+        <ImagePlus :size="16" aria-hidden="true" />
+        {{ progress ? `Storing ${progress} …` : "Add pictures" }}
       </template>
     </FileButton>
   </PageBar>

@@ -10,6 +10,8 @@ defineProps<{
   label: string;
   accept: string;
   multiple?: boolean;
+  /** All that lies in a folder and below it. */
+  folder?: boolean;
   disabled?: boolean;
   plain?: boolean;
   main?: boolean;
@@ -45,6 +47,7 @@ function take(): void {
       :aria-label="label"
       :accept="accept"
       :multiple="multiple ?? false"
+      :webkitdirectory="folder ?? false"
       @change="take"
     />
   </span>

@@ -98,5 +98,7 @@ describe("a button that opens files", () => {
     await input.trigger("change");
     const [[given]] = part.emitted("open") as [[File[]]];
     expect(given.map(({ name }) => name)).to.deep.equal(["a.png", "b.png"]);
+    await part.setProps({ folder: true });
+    expect(input.attributes()).to.have.property("webkitdirectory");
   });
 });

@@ -12,6 +12,7 @@ import {
   type Placement,
 } from "../../placements";
 import type { Hex } from "../../colour";
+import { EASY_TEXT } from "../../rules";
 import type { ResolvedPiece, TextNode } from "../../resolve";
 import type { Placed } from "../layout";
 import { composedFrame } from "../../piece";
@@ -22,8 +23,6 @@ import { partsOf } from "./read-parts";
 const MOST_TEXT = 2.2;
 /** Where words are all there is, text this many times the usual size is better than empty ground. By eye. */
 export const TEXT_ALONE = 1.6;
-/** Text from this size on, in CSS pixels as viewed, is read without effort. Common practice. */
-const EASY = 13.02;
 /** As a share of the frame's short side. */
 const AIR = 0.11;
 /** Of the width that a headline has, so much more is worth having for other words. */
@@ -121,7 +120,7 @@ export class Stage {
     this.leadScale = this.extent / Math.sqrt(area(this.lead));
     this.room = roomOf(placement);
     // Text grows slower than the frame: a poster is read from further away, a banner from near.
-    this.least = Math.max(EASY / this.css, this.floor);
+    this.least = Math.max(EASY_TEXT / this.css, this.floor);
     this.easy = Math.max(this.least, 0.022 * this.extent + 5);
     this.unit = tight ? this.floor : this.easy;
   }

@@ -2,6 +2,8 @@
 import { NButton, NCheckbox, NPopconfirm, NRadio, NRadioGroup, NSelect } from "naive-ui";
 import { computed } from "vue";
 import { useBatch } from "./batch";
+import { useAddPictures } from "../../common/add-pictures";
+import FileButton from "../../ui/FileButton.vue";
 import PictureChoice from "../../common/PictureChoice.vue";
 import { usePiece } from "../piece";
 import { counted } from "../../common/counted";
@@ -13,6 +15,14 @@ import { sizeOf } from "../../common/size-of";
 /** In the ledger: how the table is combined, for which sizes, and how much that makes. */
 const batch = useBatch();
 const open = usePiece();
+
+/** What is added varies at once. */
+const { progress, add, stop } = useAddPictures(
+  () => open.piece?.brand,
+  (id) => {
+    if (!batch.pictures.includes(id)) batch.pictures = [...batch.pictures, id];
+  },
+);
 
 /** From so many files on it is asked whether they are meant. */
 const MANY = 2000;
@@ -85,6 +95,16 @@ function toggle(list: string[], id: string): string[] {
         }}</span>
       </legend>
       <PictureChoice v-model="batch.pictures" :brand="open.piece?.brand ?? ''" />
+      <div class="more">
+        <template v-if="progress">
+          <span class="quiet small number" role="status">Storing {{ progress }} …</span>
+          <NButton size="small" @click="stop">Stop</NButton>
+        </template>
+        <template v-else>
+          <FileButton size="small" multiple label="Add pictures" accept="image/*" @open="add" />
+          <FileButton size="small" folder label="Add a folder" accept="image/*" @open="add" />
+        </template>
+      </div>
     </fieldset>
     <fieldset v-if="open.brand">
       <legend>
@@ -133,6 +153,13 @@ fieldset {
   padding: 0;
   margin: 0;
   border: 0;
+}
+
+.more {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  align-items: center;
 }
 
 legend {

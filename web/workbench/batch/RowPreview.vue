@@ -1,11 +1,15 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import { applyVariation, readTable, type SlotValue, type Table } from "../../../core/batch";
+import { slotName } from "../../../core/message";
+import { listed } from "../../common/counted";
 import GraphicTile from "../../common/GraphicTile.vue";
 import { useLibrary } from "../../common/library";
 import { previewWidth } from "../../common/previews";
 import { useWall } from "../../wall/use-wall";
+import { useSharedWall } from "../../wall/wall-key";
 import { usePiece } from "../piece";
+import { useBatch } from "./batch";
 
 /** What a row makes of the piece, while it is written: its lead, with the row's words and pictures. */
 const props = defineProps<{ table: Table; row: number }>();
@@ -15,10 +19,31 @@ const AREA = 36_000;
 const WIDEST = 180;
 
 const open = usePiece();
+const batch = useBatch();
+/** The piece with its own words. */
+const whole = useSharedWall();
 const library = useLibrary();
 const piece = computed(() => open.piece && applyVariation(open.piece, { message: said() }));
 const lead = computed(() => piece.value && library.placementOf(piece.value, piece.value.lead));
-const wall = useWall({ piece: () => piece.value, brand: () => open.brand });
+const chosen = computed(() => open.placements.filter(({ id }) => batch.placements.includes(id)));
+const wall = useWall({
+  piece: () => piece.value,
+  brand: () => open.brand,
+  reportsOn: () => chosen.value,
+});
+
+/** Words that the piece shows on a size and that have no room there in this row: by slot, with the names of the sizes. */
+const noRoom = computed(() => {
+  const places = new Map<string, string[]>();
+  for (const { id, name } of chosen.value) {
+    const usual = whole.reports.value.get(id)?.shown ?? [];
+    const { slots = [], shown = [] } = wall.reports.value.get(id) ?? {};
+    for (const slot of usual)
+      if (slots.includes(slot) && !shown.includes(slot))
+        places.set(slot, [...(places.get(slot) ?? []), name]);
+  }
+  return [...places].map(([slot, names]) => `${slotName(slot)}: ${listed(names)}`);
+});
 
 function said(): Record<string, SlotValue> {
   const said: Record<string, SlotValue> = {};
@@ -42,6 +67,12 @@ function said(): Record<string, SlotValue> {
       :label="`Row ${row + 1}`"
     />
     <figcaption class="quiet">Row {{ row + 1 }}, by itself</figcaption>
+    <div v-if="noRoom.length > 0" class="small look" role="status">
+      No room for
+      <ul>
+        <li v-for="one in noRoom" :key="one">{{ one }}</li>
+      </ul>
+    </div>
   </figure>
 </template>
 
@@ -49,6 +80,16 @@ function said(): Record<string, SlotValue> {
 .preview {
   display: grid;
   gap: 4px;
+  max-width: 180px;
+  margin: 0;
+}
+
+.look {
+  color: var(--lemon-ink);
+}
+
+ul {
+  padding-left: 16px;
   margin: 0;
 }
 </style>

@@ -4,6 +4,7 @@ import { SlideRole } from "../../../core/piece";
 import { missingStages, STAGE_OF, stripRoles, type Stage } from "../../../core/strip";
 import SelectField from "../../ui/SelectField.vue";
 import { asOptions } from "../../ui/options";
+import { listed } from "../../common/counted";
 import { usePiece } from "../piece";
 
 /** What the slides do in the order of a telling, over them; and what a longer one does without. `step` is the width of a slide. */
@@ -38,7 +39,6 @@ const runs = computed(() => {
 const missing = computed(() =>
   (open.whole ? missingStages(open.whole) : []).map((stage) => HINTS[stage]),
 );
-const list = new Intl.ListFormat("en");
 
 const OPTIONS = asOptions(SlideRole.options.filter((role) => role !== "title"));
 const role = computed(() => roles.value[open.slide]);
@@ -75,7 +75,7 @@ function choose(next: SlideRole | undefined): void {
           @update:model-value="choose($event as SlideRole)"
         />
       </label>
-      <span v-if="missing.length > 0">Missing: {{ list.format(missing) }}.</span>
+      <span v-if="missing.length > 0">Missing: {{ listed(missing) }}.</span>
     </p>
   </div>
 </template>

@@ -1,0 +1,45 @@
+import { tryOnScopeDispose } from "@vueuse/core";
+import { shallowRef, type ShallowRef } from "vue";
+import type { FileId } from "../../core/files";
+import { useLibrary } from "./library";
+import { useToasts } from "./toasts";
+
+interface AddPictures {
+  /** How far it is, as “3 of 12”; empty while nothing is added. */
+  progress: ShallowRef<string>;
+  add(files: Iterable<File> | null | undefined): Promise<void>;
+  /** What is stored already stays. */
+  stop(): void;
+}
+
+/**
+ * Stores picture files one after another for a brand; each is told when it is there, and one that cannot be read is said and
+ * left out. A folder may hold other files, which are none of it. Ends with its scope.
+ */
+export function useAddPictures(
+  brand: () => string | undefined,
+  added: (id: FileId) => void = () => undefined,
+): AddPictures {
+  const library = useLibrary();
+  const toasts = useToasts();
+  const progress = shallowRef("");
+  let stopped = false;
+
+  async function add(files: Iterable<File> | null | undefined): Promise<void> {
+    const pictures = [...(files ?? [])].filter(({ type }) => type.startsWith("image/"));
+    stopped = false;
+    for (const [at, file] of pictures.entries()) {
+      if (stopped) break;
+      progress.value = `${at + 1} of ${pictures.length}`;
+      try {
+        added((await library.addPicture(file, brand())).id);
+      } catch (error) {
+        toasts.fail(error);
+      }
+    }
+    progress.value = "";
+  }
+  const stop = (): void => void (stopped = true);
+  tryOnScopeDispose(stop);
+  return { progress, add, stop };
+}
