@@ -115,8 +115,10 @@ useEventListener("keydown", (event: KeyboardEvent) => {
         Attention</label
       >
       <a v-if="variation.output" :href="variation.output.url" target="_blank">Full size</a>
-      <NButton size="tiny" @click="changeByHand">Change by hand</NButton>
-      <NButton size="tiny" @click="choosing.compare(variation.index)">{{
+    </div>
+    <div class="line">
+      <NButton size="small" @click="changeByHand">Change by hand</NButton>
+      <NButton size="small" @click="choosing.compare(variation.index)">{{
         choosing.compared.includes(variation.index) ? "Not beside" : "Hold beside"
       }}</NButton>
     </div>
@@ -199,6 +201,10 @@ useEventListener("keydown", (event: KeyboardEvent) => {
   display: flex;
   gap: 6px;
   align-items: center;
+}
+
+.line > .n-button {
+  flex: 1;
 }
 
 dl {

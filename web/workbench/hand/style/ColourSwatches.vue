@@ -191,11 +191,12 @@ function contrastIn(hex: string): { value: string; low: boolean } | undefined {
 .others {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px;
+  gap: 6px 8px;
   align-items: center;
 }
 
-.others .n-color-picker {
+.others .n-color-picker,
+.others > span {
   flex: 1 1 100%;
 }
 
