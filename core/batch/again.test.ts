@@ -54,6 +54,8 @@ describe("a batch that is made again", () => {
     ]);
     const corrected = places.map((one) => (one.id === "story" ? { ...one, height: 1900 } : one));
     expect(outdated({ places: corrected })).to.have.lengthOf(3);
+    // What was made before placements were kept is not outdated by them.
+    expect(outdatedFiles({ ...made, places: [] }, made, placements)).to.deep.equal([]);
   });
 
   it("makes a variation again that was changed by hand, and no other", () => {

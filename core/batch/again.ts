@@ -6,7 +6,7 @@ import { same } from "../same";
 import type { SlotValue } from "./table";
 import type { Variation } from "./variation";
 
-/** What the files of a batch come of; `places` may be more than it is made for. */
+/** What the files of a batch come of; `places` may be more than it is made for, or fewer where they were not kept. */
 export interface Made {
   document: Piece;
   brand: Brand;
@@ -51,12 +51,16 @@ export function outdatedFiles(before: Made, now: Made, placements: readonly stri
     const then = before.variations[at];
     return one !== then && !same(one, then);
   });
-  const placeOf = ({ places }: Made, placement: string) =>
-    places.find(({ id }) => id === placement);
+  const isMoved = (placement: string): boolean => {
+    const [then, place] = [before, now].map(({ places }) =>
+      places.find(({ id }) => id === placement),
+    );
+    return then !== undefined && !same(then, place);
+  };
   return placements.flatMap((placement) => {
     const isOther =
       isOtherBrand ||
-      !same(placeOf(before, placement), placeOf(now, placement)) ||
+      isMoved(placement) ||
       !same(seenAt(before, placement), seenAt(now, placement));
     return now.variations.flatMap((_, variation) =>
       isOther || changed[variation] ? [{ variation, placement }] : [],

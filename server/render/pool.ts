@@ -43,6 +43,17 @@ export interface Folders {
 /** What was found in stored pictures, by their ids. */
 export type FoundAreas = (ids: readonly FileId[]) => Promise<ReadonlyMap<FileId, Area[]>>;
 
+/**
+ * A cancelled task ends its thread. One that is ended while it takes its code in by `require` takes the whole program with it,
+ * since Node looks into a module that is not there; by `import` it does not.
+ */
+const REQUIRES_MODULES = "--experimental-require-module";
+export const BY_IMPORT: readonly string[] = process.allowedNodeEnvironmentFlags.has(
+  REQUIRES_MODULES,
+)
+  ? ["--enable-source-maps", "--no-experimental-require-module"]
+  : ["--enable-source-maps"];
+
 /** Worker threads that make pictures, one for each core. */
 export class RenderPool {
   private readonly pool: Piscina<RenderTask, Crossing<RenderResult>>;
@@ -51,11 +62,12 @@ export class RenderPool {
   private readonly room = new RoomFor(ROOM);
   private found: FoundAreas = () => Promise.resolve(new Map());
 
-  constructor(worker: { filename: string; execArgv?: string[] }, folders: Folders) {
+  constructor(worker: { filename: string }, folders: Folders) {
     const threads = Math.max(1, availableParallelism());
     this.size = threads * TASKS_PER_THREAD;
     this.pool = new Piscina({
       ...worker,
+      execArgv: [...BY_IMPORT],
       workerData: folders,
       minThreads: 1,
       maxThreads: threads,

@@ -1,4 +1,5 @@
-import { and, eq, isNull } from "drizzle-orm";
+import { groups } from "d3-array";
+import { and, eq, inArray, isNull } from "drizzle-orm";
 import type { PieceAnswer } from "../../core/api";
 import {
   changedByHand,
@@ -13,7 +14,7 @@ import type { Placement, PlacementLookup } from "../../core/placements";
 import { same } from "../../core/same";
 import type { ServerContext } from "../context";
 import { batches, failures, outputs, pieces as pieceTable, variationPieces } from "../store/tables";
-import { isOutput, outputName, type BatchRow } from "./batch-runner";
+import { outputName, type BatchRow } from "./batch-runner";
 import type { Library } from "./library";
 import type { Pieces } from "./pieces";
 import type { Placements } from "./placements";
@@ -50,7 +51,17 @@ export class Remaking {
         .update(batches)
         .set({ ...kept, again: row.again + 1 })
         .where(eq(batches.id, row.id));
-      for (const file of files) await tx.delete(outputs).where(isOutput(row.id, file));
+      for (const [placement, own] of groups(files, (file) => file.placement))
+        await tx.delete(outputs).where(
+          and(
+            eq(outputs.batch, row.id),
+            eq(outputs.placement, placement),
+            inArray(
+              outputs.variation,
+              own.map(({ variation }) => variation),
+            ),
+          ),
+        );
       await tx.delete(failures).where(eq(failures.batch, row.id));
       await jobs.renew(tx, row.id);
     });
@@ -140,7 +151,6 @@ export function placesFor(
   return [...wanted].flatMap((id) => placementOf(piece, id, lookup) ?? []);
 }
 
-/** What was made before placements were kept is not outdated by them. */
 const madeOf = ({ document, brand, places, variations }: BatchRow): Made => ({
   document,
   brand,
