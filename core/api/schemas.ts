@@ -13,8 +13,7 @@ import { Template } from "../templates";
 /** Every error's body: the sentence is `message`. */
 export const ProblemAnswer = z.object({ code: z.enum(problemCodes), message: z.string() });
 
-/** `locked` names the kits that can only be changed with their key. */
-/** With the ids of those that are locked, and of those that came with the program. */
+/** `locked` names the kits that can only be changed with their key, `demo` those that came with the program. */
 export const BrandList = z.object({
   brands: z.array(Brand),
   locked: z.array(z.string()),

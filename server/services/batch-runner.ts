@@ -53,7 +53,7 @@ export class BatchRunner {
     setMaxListeners(0, signal);
     const files = await this.missing(row);
     const lookup = await this.placements.asOf(row.places);
-    const pieces = new VariationPieces(row, this.context.pool, lookup);
+    const pieces = new VariationPieces(row, this.context.pool);
     const pace = new Pace(this.context.now);
     this.paces.set(row.id, pace);
     const full = new AbortController();

@@ -147,7 +147,7 @@ export class Choosing {
     const { crate } = await this.pieces.get(batch.piece);
     const lookup = await this.placements.asOf(row.places);
     const place = knownPlacement(row.document, placement, lookup);
-    const pieces = new VariationPieces(row, this.context.pool, lookup);
+    const pieces = new VariationPieces(row, this.context.pool);
     const tasks = chosen
       .slice(0, MOST_ON_A_PAGE)
       .map(async ({ index, name }) => ({ name, ...(await pieces.at(index, place)) }));

@@ -189,7 +189,7 @@ export class Deliveries {
       const { row, made } = await this.batches.finished(chosen.id);
       const wanted = chosen.variations ? new Set(chosen.variations) : undefined;
       const names = await namesFor(this.library, row.brand);
-      const pieces = new VariationPieces(row, this.context.pool, lookup);
+      const pieces = new VariationPieces(row, this.context.pool);
       const sameForm = row.request.format === request.format && row.request.scale === request.scale;
       for (const output of made) {
         if (wanted && !wanted.has(output.variation)) continue;

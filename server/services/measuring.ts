@@ -3,7 +3,7 @@ import { knownPlacement } from "../../core/piece";
 import type { ServerContext } from "../context";
 import { Grouped } from "../store/grouped";
 import { outputs } from "../store/tables";
-import { outputName, type BatchRow } from "./batch-runner";
+import { isOutput, outputName, type BatchRow } from "./batch-runner";
 import type { Placements } from "./placements";
 import { VariationPieces } from "./variation-pieces";
 
@@ -43,40 +43,34 @@ export class Measuring {
     const { pool, made, store } = this.context;
     const lookup = await this.placements.asOf(row.places);
     const place = knownPlacement(row.document, placement, lookup);
-    const pieces = new VariationPieces(row, pool, lookup);
-    const written = new Grouped<Pick<Output, "variation" | "measured">>(
+    const pieces = new VariationPieces(row, pool);
+    const written = new Grouped<Output>(
       (rows) =>
         store.write(async (tx) => {
-          for (const { variation, measured } of rows)
-            await tx
-              .update(outputs)
-              .set({ measured })
-              .where(isOf(row.id, variation, placement));
+          for (const one of rows)
+            await tx.update(outputs).set({ measured: one.measured }).where(isSameFile(one));
         }),
       WRITE_EVERY,
     );
     let next = 0;
     const worker = async (): Promise<void> => {
       while (next < left.length) {
-        const { variation } = left[next++]!;
+        const one = left[next++]!;
+        const { variation } = one;
         const standing = await pieces.at(variation, place);
         const path = made.place(outputName(row, variation, placement));
         const task = { ...standing, brand: row.brand, placement: place, path };
         const measured = await pool.measured(task).catch(() => undefined);
-        if (measured) await written.add({ variation, measured });
-        else this.failed.add(nameOf({ batch: row.id, variation, placement }));
+        if (measured) await written.add({ ...one, measured });
+        else this.failed.add(nameOf(one));
       }
     };
     await Promise.all(Array.from({ length: pool.size }, worker));
   }
 }
 
-const nameOf = ({
-  batch,
-  variation,
-  placement,
-}: Pick<Output, "batch" | "variation" | "placement">): string =>
-  [batch, variation, placement].join(" ");
+/** One that was made again since is another file. */
+const nameOf = ({ batch, variation, placement, sha256 }: Output): string =>
+  [batch, variation, placement, sha256].join(" ");
 
-const isOf = (batch: string, variation: number, placement: string) =>
-  and(eq(outputs.batch, batch), eq(outputs.variation, variation), eq(outputs.placement, placement));
+const isSameFile = (one: Output) => and(isOutput(one.batch, one), eq(outputs.sha256, one.sha256));

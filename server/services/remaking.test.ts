@@ -1,4 +1,6 @@
 import { expect } from "chai";
+import { unzipSync } from "fflate";
+import sharp from "sharp";
 import type { ContactSheet, PieceAnswer } from "../../core/api";
 import { setting } from "../../core/edit";
 import { testServer, until, type TestServer } from "../../tests/support/server";
@@ -112,14 +114,27 @@ describe("a batch whose piece has changed", () => {
     expect((await get(own)).variation).to.equal(undefined);
   });
 
-  it("is delivered as it was made, in another format too", async () => {
-    const request = { batches: [{ id, variations: [1] }], format: "png" };
+  it("is delivered as it was made, also where it is made anew for it", async () => {
+    // A limit that no file keeps to: none that is there is taken as it is.
+    const request = { batches: [{ id, variations: [1] }], format: "jpeg", most: 10_000 };
     const { body } = await post(`${piece}/deliveries`, request);
     const done = await until(
       () => get(`/api/deliveries/${body.id}`),
       ({ state }) => state !== "queued" && state !== "running",
     );
     expect(done).to.include({ state: "done", made: 2 });
+    const { rawPayload } = await server.app.inject(`/api/deliveries/${body.id}/file`);
+    const zip = unzipSync(new Uint8Array(rawPayload));
+    const kept = await server.app.inject(`/api/batches/${id}/outputs/1/ad-medium-rectangle`);
+    const name = Object.keys(zip).find((one) => one.includes("ad-medium-rectangle"))!;
+    // Only lighter: the same picture, or nearly, once both are small.
+    const [as, made] = await Promise.all(
+      [zip[name]!, kept.rawPayload].map((bytes) =>
+        sharp(bytes).resize(60).removeAlpha().raw().toBuffer(),
+      ),
+    );
+    const apart = as!.reduce((most, value, at) => Math.max(most, Math.abs(value - made![at]!)), 0);
+    expect(apart).to.be.lessThan(60);
   });
 
   it("is said not to be there, or to be under way, in a sentence", async () => {

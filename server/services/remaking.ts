@@ -70,7 +70,7 @@ export class Remaking {
 
   /** A variation as a piece beside the one that it is of, to be changed by hand; the same one as long as nothing else has changed. */
   async open(row: BatchRow, index: number): Promise<PieceAnswer> {
-    const variations = await this.variationsOf(row);
+    const variations = new VariationPieces(row, this.context.pool);
     const variation = row.variations[index]!;
     const base = await variations.base(variation);
     const { store } = this.context;
@@ -134,10 +134,6 @@ export class Remaking {
         variations[link.variation] = changedByHand(variation, link.base, pieces.document);
     }
     return variations;
-  }
-
-  private async variationsOf(row: BatchRow): Promise<VariationPieces> {
-    return new VariationPieces(row, this.context.pool, await this.placements.asOf(row.places));
   }
 }
 

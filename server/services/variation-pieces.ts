@@ -1,7 +1,7 @@
 import { applyVariation, type Variation } from "../../core/batch";
 import { appliedWherePossible } from "../../core/edit";
-import { placementOf, type Piece } from "../../core/piece";
-import type { Placement, PlacementLookup } from "../../core/placements";
+import type { Piece } from "../../core/piece";
+import type { Placement } from "../../core/placements";
 import type { Composition } from "../../core/siblings";
 import type { RenderPool } from "../render/pool";
 import { Alike } from "./alike";
@@ -14,7 +14,6 @@ export class VariationPieces {
   constructor(
     private readonly row: BatchRow,
     pool: Pick<RenderPool, "composition">,
-    private readonly lookup: PlacementLookup,
   ) {
     this.alike = Alike.of(row, pool);
   }
@@ -37,9 +36,10 @@ export class VariationPieces {
 
   /** What is changed by hand: one with its lead as it stands among its siblings. */
   async base(variation: Variation): Promise<Piece> {
-    const { document } = this.row;
+    const { document, places } = this.row;
     const piece = applyVariation(document, variation);
-    const place = placementOf(document, document.lead, this.lookup);
+    // Of a batch of before placements were kept it stands as the piece does.
+    const place = places?.find(({ id }) => id === document.lead);
     const siblings = place && (await this.alike?.composition(piece.message, place));
     if (!siblings) return piece;
     const { lead, frame, arrangement, sizes } = siblings;

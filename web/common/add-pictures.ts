@@ -12,6 +12,10 @@ interface AddPictures {
   stop(): void;
 }
 
+/** Of what lies in a folder only pictures are meant; what is chosen by itself is refused with a sentence where it is none. */
+const isMeant = ({ type, webkitRelativePath }: File): boolean =>
+  webkitRelativePath === "" || type.startsWith("image/");
+
 /**
  * Stores picture files one after another for a brand; each is told when it is there, and one that cannot be read is said and
  * left out. A folder may hold other files, which are none of it. Ends with its scope.
@@ -26,7 +30,8 @@ export function useAddPictures(
   let stopped = false;
 
   async function add(files: Iterable<File> | null | undefined): Promise<void> {
-    const pictures = [...(files ?? [])].filter(({ type }) => type.startsWith("image/"));
+    const pictures = [...(files ?? [])].filter(isMeant);
+    if (files && pictures.length === 0) toasts.tell("There is no picture in this folder.");
     stopped = false;
     for (const [at, file] of pictures.entries()) {
       if (stopped) break;

@@ -23,9 +23,10 @@ interface VirtualGrid<T> {
 /** A grid of equal cells on a page that scrolls, of which only those in view are made. */
 export function useVirtualGrid<T>({ items, box, cell, gap }: Options<T>): VirtualGrid<T> {
   const width = shallowRef(0);
-  /** Where the grid begins on the page; asked for when something has another size, and not at each scroll. */
+  /** Where the grid begins on the page; asked for when it or what it stands in has another size, and not at each scroll. */
   const begins = shallowRef(0);
-  useResizeObserver([box, document.body], () => {
+  const page = computed(() => box.value?.closest("main"));
+  useResizeObserver([box, page], () => {
     if (!box.value) return;
     const { top, width: wide } = box.value.getBoundingClientRect();
     width.value = wide;
