@@ -213,6 +213,14 @@ export class Pieces {
     return answer;
   }
 
+  /** Brings a piece to what it has become elsewhere, in one step that anybody may take back; name and brand are its own. */
+  bringTo(id: string, to: Piece): Promise<PieceAnswer> {
+    return this.changed(id, NOBODY, async (tx, row) => {
+      const { title, brand } = row.document;
+      await this.become(tx, row, { ...to, title, brand });
+    });
+  }
+
   /** What one has done to a piece, to go back to. */
   async history(id: string, author: Author = NOBODY): Promise<HistoryAnswer> {
     const { read } = this.context.store;

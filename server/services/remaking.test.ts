@@ -105,13 +105,17 @@ describe("a batch whose piece has changed", () => {
     expect(changedBetween(after, await files())).to.have.lengthOf(6);
     // It is opened as it has become, with what was changed.
     const later = (await post(`/api/batches/${id}/variations/1/piece`)).body as PieceAnswer;
-    expect(later.piece.id).to.not.equal(opened.piece.id);
+    expect(later.piece.id).to.equal(opened.piece.id);
     expect(later.piece.message["call-to-action"]).to.include({ text: "See them all" });
     const headline = later.piece.arrangement.find((node) => node.id === "headline");
     expect(headline!.style.colour).to.equal("#C00000");
     expect((await get(`/api/batches/${id}`)).outdated).to.equal(0);
-    // The piece of before has no more to say.
-    expect((await get(own)).variation).to.equal(undefined);
+    // One that is in the bin is begun anew, with what was changed.
+    expect((await server.ask("DELETE", own)).status).to.equal(200);
+    const anew = (await post(`/api/batches/${id}/variations/1/piece`)).body as PieceAnswer;
+    expect(anew.piece.id).to.not.equal(opened.piece.id);
+    expect(anew.piece.arrangement).to.deep.equal(later.piece.arrangement);
+    expect((await get(`/api/batches/${id}`)).outdated).to.equal(0);
   });
 
   it("is delivered as it was made, also where it is made anew for it", async () => {

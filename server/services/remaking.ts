@@ -68,42 +68,60 @@ export class Remaking {
     await jobs.next();
   }
 
-  /** A variation as a piece beside the one that it is of, to be changed by hand; the same one as long as nothing else has changed. */
+  /**
+   * A variation as a piece beside the one that it is of, to be changed by hand: opened once, and brought up to date when the
+   * batch has been made again since.
+   */
   async open(row: BatchRow, index: number): Promise<PieceAnswer> {
     const variations = new VariationPieces(row, this.context.pool);
     const variation = row.variations[index]!;
     const base = await variations.base(variation);
-    const { store } = this.context;
-    const [known] = await store.read
+    const own = variation.edit ? await variations.piece(index) : base;
+    const [known] = await this.opened(row, index);
+    if (!known) {
+      const opened = await this.begin(row, index, own);
+      await this.link({ batch: row.id, variation: index, piece: opened.piece.id, base });
+      return this.pieces.get(opened.piece.id);
+    }
+    const { variation_pieces: link, pieces } = known;
+    if (!same(link.base, base)) {
+      await this.pieces.bringTo(link.piece, own);
+      await this.link({ ...link, base });
+    }
+    return this.pieces.get(pieces.id);
+  }
+
+  private async begin(row: BatchRow, index: number, piece: Piece): Promise<PieceAnswer> {
+    const { crate } = await this.pieces.get(row.piece);
+    const title = `${row.document.title}, ${variationName(index, row.variations.length)}`;
+    return this.pieces.create(crate.id, (id) => Promise.resolve(copyPiece(piece, id, title)));
+  }
+
+  private async link(link: typeof variationPieces.$inferInsert): Promise<void> {
+    await this.context.store.write((tx) =>
+      tx
+        .insert(variationPieces)
+        .values(link)
+        .onConflictDoUpdate({
+          target: [variationPieces.batch, variationPieces.variation],
+          set: link,
+        }),
+    );
+  }
+
+  /** The variations that are opened, or the one, with their pieces as far as these are not in the bin. */
+  private opened(row: BatchRow, index?: number) {
+    return this.context.store.read
       .select()
       .from(variationPieces)
       .innerJoin(pieceTable, eq(pieceTable.id, variationPieces.piece))
       .where(
         and(
           eq(variationPieces.batch, row.id),
-          eq(variationPieces.variation, index),
+          index === undefined ? undefined : eq(variationPieces.variation, index),
           isNull(pieceTable.deleted),
         ),
       );
-    if (known && same(known.variation_pieces.base, base))
-      return this.pieces.get(known.variation_pieces.piece);
-    const { crate } = await this.pieces.get(row.piece);
-    const piece = await variations.piece(index);
-    const title = `${row.document.title}, ${variationName(index, row.variations.length)}`;
-    const opened = await this.pieces.create(crate.id, (id) =>
-      Promise.resolve(copyPiece(variation.edit ? piece : base, id, title)),
-    );
-    const link = { batch: row.id, variation: index, piece: opened.piece.id, base };
-    await store.write(async (tx) => {
-      await tx
-        .insert(variationPieces)
-        .values(link)
-        .onConflictDoUpdate({
-          target: [variationPieces.batch, variationPieces.variation],
-          set: link,
-        });
-    });
-    return this.pieces.get(opened.piece.id);
   }
 
   /** What the batch would be made of; undefined where its piece is gone. */
@@ -122,13 +140,8 @@ export class Remaking {
   }
 
   private async byHand(row: BatchRow): Promise<Variation[]> {
-    const opened = await this.context.store.read
-      .select()
-      .from(variationPieces)
-      .innerJoin(pieceTable, eq(pieceTable.id, variationPieces.piece))
-      .where(and(eq(variationPieces.batch, row.id), isNull(pieceTable.deleted)));
     const variations = [...row.variations];
-    for (const { variation_pieces: link, pieces } of opened) {
+    for (const { variation_pieces: link, pieces } of await this.opened(row)) {
       const variation = variations[link.variation];
       if (variation)
         variations[link.variation] = changedByHand(variation, link.base, pieces.document);

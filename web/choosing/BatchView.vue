@@ -204,12 +204,6 @@ main {
   padding: 0 24px 64px;
 }
 
-.failure {
-  padding: 10px 14px;
-  border-left: 3px solid var(--berry);
-  background: var(--berry-tint);
-}
-
 .bar {
   position: sticky;
   z-index: 3;

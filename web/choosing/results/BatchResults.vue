@@ -10,6 +10,7 @@ import { slotName } from "../../../core/message";
 import { api } from "../../api/client";
 import { RequestError } from "../../api/request-error";
 import FileButton from "../../ui/FileButton.vue";
+import NoteList from "../../common/NoteList.vue";
 import SelectField from "../../ui/SelectField.vue";
 import TextField from "../../ui/TextField.vue";
 import { useBatch } from "../../workbench/batch/batch";
@@ -122,10 +123,7 @@ const SHOWN = 24;
 <template>
   <div class="results">
     <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
-    <ul v-if="notes.length" class="notes">
-      <li v-for="(note, index) in notes.slice(0, 5)" :key="index">{{ note.text }}</li>
-      <li v-if="notes.length > 5" class="quiet">and {{ notes.length - 5 }} more like these</li>
-    </ul>
+    <NoteList :notes="notes" />
     <section v-if="isAsking" class="ask" aria-label="Report">
       <NEmpty
         v-if="!table"
@@ -137,7 +135,7 @@ const SHOWN = 24;
         label="Paste a report"
         placeholder="name, impressions, clicks"
       />
-      <div class="actions">
+      <div class="row-of-actions">
         <NButton type="primary" :disabled="!text.trim()" @click="open(text)">Read it</NButton>
         <FileButton label="Open a report" accept=".csv,.tsv,.txt,.xlsx" @open="open($event[0])"
           ><template #text
@@ -201,7 +199,6 @@ const SHOWN = 24;
   gap: 12px;
 }
 
-.actions,
 header {
   display: flex;
   flex-wrap: wrap;
@@ -220,19 +217,5 @@ header {
 section {
   display: grid;
   gap: 8px;
-}
-
-.failure {
-  padding: 10px 14px;
-  border-left: 3px solid var(--berry);
-  background: var(--berry-tint);
-}
-
-.notes {
-  padding: 10px 14px 10px 30px;
-  margin: 0;
-  border-left: 3px solid var(--lemon);
-  background: var(--lemon-tint);
-  font-size: 13px;
 }
 </style>

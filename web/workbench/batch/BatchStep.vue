@@ -38,12 +38,6 @@ useBatches();
   padding: 20px 22px 48px;
 }
 
-.failure {
-  padding: 10px 14px;
-  border-left: 3px solid var(--berry);
-  background: var(--berry-tint);
-}
-
 .results {
   display: grid;
   gap: 28px;

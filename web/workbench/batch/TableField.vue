@@ -41,7 +41,7 @@ async function take(file: File | undefined): Promise<void> {
         label="Paste a table"
         placeholder="Paste a table here, or drop a CSV or XLSX file"
       />
-      <div class="actions">
+      <div class="row-of-actions">
         <NButton type="primary" :disabled="!text.trim()" @click="batch.read(text)">
           Use this table
         </NButton>
@@ -65,12 +65,5 @@ async function take(file: File | undefined): Promise<void> {
   display: grid;
   grid-template-columns: minmax(0, 1fr);
   gap: 12px;
-}
-
-.actions {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  align-items: center;
 }
 </style>

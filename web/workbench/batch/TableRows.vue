@@ -7,6 +7,7 @@ import { computed, defineAsyncComponent, ref } from "vue";
 import { grid, slotNamed, type Table } from "../../../core/batch";
 import { slotName } from "../../../core/message";
 import { counted } from "../../common/counted";
+import NoteList from "../../common/NoteList.vue";
 import SelectField from "../../ui/SelectField.vue";
 import { usePiece } from "../piece";
 import { useBatch } from "./batch";
@@ -18,7 +19,6 @@ const emit = defineEmits<{ close: [] }>();
 
 /** Of the grid at most, in CSS pixels. */
 const HEIGHT = 320;
-const NOTES_SHOWN = 5;
 const MOST_STEPS = 100;
 const TableGrid = defineAsyncComponent(() => import("./TableGrid.vue"));
 
@@ -69,7 +69,7 @@ function edit(by: (table: Table, block: grid.Block) => Table): void {
       />
       <RowPreview v-if="table.rows[block.row]" :table="table" :row="block.row" />
     </div>
-    <div class="actions">
+    <div class="row-of-actions">
       <NButton
         v-for="{ name, icon, can, go } in steps"
         :key="name"
@@ -89,7 +89,7 @@ function edit(by: (table: Table, block: grid.Block) => Table): void {
       <span class="quiet number">{{ counted(table.rows.length, "row") }}</span>
       <NButton @click="emit('close')">Another table</NButton>
     </div>
-    <div v-if="unused.length" class="actions">
+    <div v-if="unused.length" class="row-of-actions">
       <SelectField
         v-for="{ column, heading } in unused"
         :key="column"
@@ -100,12 +100,7 @@ function edit(by: (table: Table, block: grid.Block) => Table): void {
         @update:model-value="edit((now) => grid.withHeading(now, column, String($event)))"
       />
     </div>
-    <ul v-if="notes.length" class="notes">
-      <li v-for="(note, index) in notes.slice(0, NOTES_SHOWN)" :key="index">{{ note.text }}</li>
-      <li v-if="notes.length > NOTES_SHOWN" class="quiet">
-        and {{ notes.length - NOTES_SHOWN }} more like these
-      </li>
-    </ul>
+    <NoteList :notes="notes" />
   </div>
 </template>
 
@@ -114,13 +109,6 @@ function edit(by: (table: Table, block: grid.Block) => Table): void {
   display: grid;
   grid-template-columns: minmax(0, 1fr);
   gap: 12px;
-}
-
-.actions {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  align-items: center;
 }
 
 .rows {
@@ -132,13 +120,5 @@ function edit(by: (table: Table, block: grid.Block) => Table): void {
 
 .heading {
   max-width: 260px;
-}
-
-.notes {
-  padding: 10px 14px 10px 30px;
-  margin: 0;
-  border-left: 3px solid var(--lemon);
-  background: var(--lemon-tint);
-  font-size: 13px;
 }
 </style>
