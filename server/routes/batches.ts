@@ -80,7 +80,7 @@ export function addBatchRoutes(
     async (request, reply) => {
       const { id } = request.params;
       await pieces.get(id);
-      stream<BatchAnswer>(request, reply, (tell) => batches.events.listen(id, tell));
+      stream<BatchAnswer>(request, reply, (tell) => batches.news.listen(id, tell));
     },
   );
   routes.get(

@@ -17,9 +17,9 @@ import { problem } from "../../core/problem";
 import type { FileName } from "../files/store";
 import type { Make } from "../jobs/queue";
 import { batches, failures, outputs } from "../store/tables";
+import { BatchNews } from "./batch-news";
 import { combiningOf, namesFor } from "./batch-request";
 import { BatchRunner, isOutput, outputName, type BatchRow } from "./batch-runner";
-import { ChangeEvents } from "./events";
 import type { Library } from "./library";
 import type { Pieces } from "./pieces";
 import type { Placements } from "./placements";
@@ -28,9 +28,6 @@ import type { ServerContext } from "../context";
 
 /** So many batches are made at once; the others wait. */
 const AT_ONCE = 2;
-
-/** Milliseconds. */
-const TELL_EVERY = 200;
 
 /** About what files take, as long as none was made. */
 const BYTES_A_MEGAPIXEL: Record<ImageFormat, number> = {
@@ -42,10 +39,7 @@ const BYTES_A_MEGAPIXEL: Record<ImageFormat, number> = {
 
 /** Makes a piece in many variations. What is running goes on after a restart. */
 export class Batches {
-  /** Tells, by piece, how far its batches are. */
-  readonly events = new ChangeEvents<BatchAnswer>();
-  private telling: Promise<void> = Promise.resolve();
-  private readonly toTell = new Set<string>();
+  readonly news: BatchNews;
   private readonly runner: BatchRunner;
   private readonly remaking: Remaking;
 
@@ -55,11 +49,12 @@ export class Batches {
     private readonly library: Library,
     private readonly placements: Placements,
   ) {
-    this.runner = new BatchRunner(context, placements, (row) => this.tellSoon(row));
+    this.news = new BatchNews((id) => this.get(id));
+    this.runner = new BatchRunner(context, placements, (row) => this.news.soon(row));
     this.remaking = new Remaking(context, pieces, library, placements);
     const make: Make = async (id, about) => this.runner.make(await this.row(id), about);
     context.jobs.handle("batch", make, AT_ONCE);
-    context.jobs.watch((id) => void this.tell(id));
+    context.jobs.watch((id) => void this.news.now(id));
   }
 
   /** What a request would make, before anything is made. */
@@ -175,26 +170,6 @@ export class Batches {
       };
     });
     return { total: row.variations.length, variations };
-  }
-
-  /** Files come by the dozen in a second; what is told of them is told a few times. */
-  private tellSoon({ id, piece }: BatchRow): void {
-    if (this.toTell.has(id) || !this.events.isHeard(piece)) return;
-    this.toTell.add(id);
-    setTimeout(() => {
-      this.toTell.delete(id);
-      void this.tell(id);
-    }, TELL_EVERY).unref();
-  }
-
-  /** One after another, so that nobody is told last what was before. */
-  private tell(id: string): Promise<void> {
-    // A delivery, or a batch that is gone meanwhile, is nothing to tell.
-    const told = async (): Promise<void> => {
-      const now = await this.get(id).catch(() => undefined);
-      if (now) this.events.announce(now.piece, now);
-    };
-    return (this.telling = this.telling.then(told));
   }
 
   /** What a delivery needs: the batch as it was started, and which of its files are there. */

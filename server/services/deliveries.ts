@@ -2,7 +2,6 @@ import { setMaxListeners } from "node:events";
 import { join } from "node:path";
 import { and, desc, eq, inArray, isNull } from "drizzle-orm";
 import {
-  altText,
   creditsOf,
   type DeliveryAnswer,
   type DeliveryRequest,
@@ -10,26 +9,22 @@ import {
   type Manifest,
   type ManifestFile,
 } from "../../core/api";
-import { Namer, valuesOf, variationName } from "../../core/batch";
-import type { Brand } from "../../core/brand";
-import { knownPlacement, messagePictures, type Piece } from "../../core/piece";
-import { refuseUnpaintable, type Placement, type PlacementLookup } from "../../core/placements";
+import { Namer } from "../../core/batch";
+import { messagePictures } from "../../core/piece";
+import { refuseUnpaintable } from "../../core/placements";
 import { problem } from "../../core/problem";
-import { slideName, slideOf, slidesFor } from "../../core/strip";
 import { withScratch } from "../files/scratch";
 import type { FileName } from "../files/store";
 import type { Make } from "../jobs/queue";
 import { manifestTable } from "../files/manifest";
 import { ZipFile } from "../files/zip";
-import type { RenderResult, RenderTask } from "../render/task";
-import { deliveries, type outputs } from "../store/tables";
-import { namesFor } from "./batch-request";
-import { outputName } from "./batch-runner";
+import type { RenderTask } from "../render/task";
+import { deliveries } from "../store/tables";
 import type { Batches } from "./batches";
+import { DeliveryItems, fileOf, namerFor, type Item, type Ready } from "./delivery-items";
 import type { Library } from "./library";
 import type { Pieces } from "./pieces";
 import type { Placements } from "./placements";
-import { VariationPieces } from "./variation-pieces";
 import type { ServerContext } from "../context";
 
 type DeliveryRow = typeof deliveries.$inferSelect;
@@ -48,38 +43,21 @@ interface Packing extends Pick<Filling, "row" | "crate" | "items"> {
   making: Promise<Ready>[];
 }
 
-/** One file to hand over: made anew, or taken from a batch that made it the same way. */
-interface Item {
-  piece: Piece;
-  brand: Brand;
-  placement: Placement;
-  variation?: string;
-  /** Of a variation: its values by column. */
-  values?: Record<string, string>;
-  /** Of a strip: which one in its order, from 0, and of how many. */
-  slide?: { at: number; of: number };
-  ready?: Ready;
-  /** How a variation that is not ready stands. */
-  standing?: () => ReturnType<VariationPieces["at"]>;
-}
-
-interface Ready {
-  path: string;
-  result: RenderResult;
-}
-
 /** So many zips are made at once; the others wait. */
 const AT_ONCE = 2;
 
 /** Zips of chosen sizes and variations, with a manifest. */
 export class Deliveries {
+  private readonly items: DeliveryItems;
+
   constructor(
     private readonly context: ServerContext,
     private readonly pieces: Pieces,
     private readonly library: Library,
-    private readonly batches: Batches,
+    batches: Batches,
     private readonly placements: Placements,
   ) {
+    this.items = new DeliveryItems(context, library, batches);
     const make: Make = async (id, { signal }) => this.make(await this.row(id), signal);
     context.jobs.handle("delivery", make, AT_ONCE);
   }
@@ -87,7 +65,7 @@ export class Deliveries {
   async start(pieceId: string, request: DeliveryRequest): Promise<DeliveryAnswer> {
     const { piece, crate } = await this.pieces.get(pieceId);
     const brand = await this.library.brand(piece.brand);
-    const items = await this.items(piece, brand, request, await this.placements.lookup());
+    const items = await this.items.of(piece, brand, request, await this.placements.lookup());
     if (items.length === 0) throw problem("delivery-empty");
     // A pattern that cannot be read is said now.
     namerFor(request, items);
@@ -164,62 +142,13 @@ export class Deliveries {
     return { file, name };
   }
 
-  private async items(
-    piece: Piece,
-    brand: Brand,
-    request: DeliveryRequest,
-    lookup: PlacementLookup,
-  ): Promise<Item[]> {
-    const own = request.sizes.flatMap((id): Item[] => {
-      const placement = knownPlacement(piece, id, lookup);
-      const slides = slidesFor(piece, placement);
-      return slides.map((index, at) => ({
-        piece: slideOf(piece, index),
-        brand,
-        placement,
-        ...(slides.length > 1 ? { slide: { at, of: slides.length } } : {}),
-      }));
-    });
-    return [...own, ...(await this.ofBatches(request, lookup))];
-  }
-
-  private async ofBatches(request: DeliveryRequest, lookup: PlacementLookup): Promise<Item[]> {
-    const items: Item[] = [];
-    for (const chosen of request.batches) {
-      const { row, made } = await this.batches.finished(chosen.id);
-      const wanted = chosen.variations ? new Set(chosen.variations) : undefined;
-      const names = await namesFor(this.library, row.brand);
-      const pieces = new VariationPieces(row, this.context.pool);
-      const sameForm = row.request.format === request.format && row.request.scale === request.scale;
-      for (const output of made) {
-        if (wanted && !wanted.has(output.variation)) continue;
-        const path = this.context.made.place(outputName(row, output.variation, output.placement));
-        const isLight = output.bytes <= (request.most ?? Infinity);
-        const ready = sameForm && isLight && (await this.batches.isThere(row, output));
-        const { variation } = output;
-        const placement = knownPlacement(row.document, output.placement, lookup);
-        items.push({
-          piece: await pieces.piece(variation),
-          values: valuesOf(row.variations[variation]!, names),
-          brand: row.brand,
-          placement,
-          variation: variationName(variation, row.variations.length),
-          ...(ready
-            ? { ready: { path, result: resultOf(output) } }
-            : { standing: () => pieces.at(variation, placement) }),
-        });
-      }
-    }
-    return items;
-  }
-
   /** Nothing stands in its place before it is whole, and nothing is left of one that is given up. */
   private async make(row: DeliveryRow, signal: AbortSignal): Promise<void> {
     const { document: piece, brand, request } = row;
     if (!piece || !brand) throw problem("delivery-empty");
     // As it was when it was asked for; what has no place of its own there is a size of the piece.
     const lookup = await this.placements.asOf(row.places);
-    const items = await this.items(piece, brand, request, lookup);
+    const items = await this.items.of(piece, brand, request, lookup);
     const { crate } = await this.pieces.get(row.piece);
     await withScratch(this.context.folder, async (scratch) => {
       const zip = await ZipFile.create(
@@ -308,58 +237,6 @@ export class Deliveries {
 
 /** What a finished zip is called where it is kept. */
 export const deliveryName = (id: string): FileName => ["deliveries", `${id}.zip`];
-
-function fileOf(
-  namer: Namer,
-  crate: string,
-  { piece, placement: { id: placement }, variation, values, slide }: Item,
-  { width, height, bytes, sha256, findings, quality }: Ready["result"],
-  { format, most = Infinity }: DeliveryRequest,
-): ManifestFile {
-  const parts = {
-    crate,
-    piece: piece.title,
-    placement,
-    variation: variation ?? "",
-    slide: slide ? slideName(slide.at, slide.of) : "",
-    width,
-    height,
-    values: values ?? {},
-  };
-  const file = namer.name(parts, format === "jpeg" ? "jpg" : format);
-  const which = {
-    ...(variation ? { variation } : {}),
-    ...(values ? { values } : {}),
-    ...(slide ? { slide: slide.at + 1 } : {}),
-  };
-  const weight = {
-    ...(quality === undefined ? {} : { quality }),
-    ...(bytes > most ? { heavy: true as const } : {}),
-  };
-  const said = { alt: altText(piece), findings, ...weight };
-  return { file, placement, ...which, width, height, bytes, sha256, ...said };
-}
-
-/** What is known of a file that a batch has made. */
-const resultOf = ({
-  width,
-  height,
-  bytes,
-  sha256,
-  findings,
-  apart,
-}: typeof outputs.$inferSelect): RenderResult => ({
-  width,
-  height,
-  bytes,
-  sha256,
-  findings,
-  apart,
-});
-
-/** Files are also called by the columns of the batches that they come from. */
-const namerFor = ({ pattern }: DeliveryRequest, items: readonly Item[]): Namer =>
-  new Namer(pattern, [...new Set(items.flatMap(({ values }) => Object.keys(values ?? {})))]);
 
 function answerOf(row: DeliveryRow, job: JobFacts | undefined): DeliveryAnswer {
   const { id, piece, made, files, bytes, name, created } = row;

@@ -1,0 +1,145 @@
+import { altText, type DeliveryRequest, type ManifestFile } from "../../core/api";
+import { Namer, valuesOf, variationName } from "../../core/batch";
+import type { Brand } from "../../core/brand";
+import { knownPlacement, type Piece } from "../../core/piece";
+import type { Placement, PlacementLookup } from "../../core/placements";
+import { slideName, slideOf, slidesFor } from "../../core/strip";
+import type { RenderResult } from "../render/task";
+import type { outputs } from "../store/tables";
+import { namesFor } from "./batch-request";
+import { outputName } from "./batch-runner";
+import type { Batches } from "./batches";
+import type { Library } from "./library";
+import { VariationPieces } from "./variation-pieces";
+import type { ServerContext } from "../context";
+
+/** One file to hand over: made anew, or taken from a batch that made it the same way. */
+export interface Item {
+  piece: Piece;
+  brand: Brand;
+  placement: Placement;
+  variation?: string;
+  /** Of a variation: its values by column. */
+  values?: Record<string, string>;
+  /** Of a strip: which one in its order, from 0, and of how many. */
+  slide?: { at: number; of: number };
+  ready?: Ready;
+  /** How a variation that is not ready stands. */
+  standing?: () => ReturnType<VariationPieces["at"]>;
+}
+
+export interface Ready {
+  path: string;
+  result: RenderResult;
+}
+
+/** What a delivery hands over, in order: sizes of a piece, and finished variations of batches. */
+export class DeliveryItems {
+  constructor(
+    private readonly context: ServerContext,
+    private readonly library: Library,
+    private readonly batches: Batches,
+  ) {}
+
+  async of(
+    piece: Piece,
+    brand: Brand,
+    request: DeliveryRequest,
+    lookup: PlacementLookup,
+  ): Promise<Item[]> {
+    const own = request.sizes.flatMap((id): Item[] => {
+      const placement = knownPlacement(piece, id, lookup);
+      const slides = slidesFor(piece, placement);
+      return slides.map((index, at) => ({
+        piece: slideOf(piece, index),
+        brand,
+        placement,
+        ...(slides.length > 1 ? { slide: { at, of: slides.length } } : {}),
+      }));
+    });
+    return [...own, ...(await this.ofBatches(request, lookup))];
+  }
+
+  private async ofBatches(request: DeliveryRequest, lookup: PlacementLookup): Promise<Item[]> {
+    const items: Item[] = [];
+    for (const chosen of request.batches) {
+      const { row, made } = await this.batches.finished(chosen.id);
+      const wanted = chosen.variations ? new Set(chosen.variations) : undefined;
+      const names = await namesFor(this.library, row.brand);
+      const pieces = new VariationPieces(row, this.context.pool);
+      const sameForm = row.request.format === request.format && row.request.scale === request.scale;
+      for (const output of made) {
+        if (wanted && !wanted.has(output.variation)) continue;
+        const path = this.context.made.place(outputName(row, output.variation, output.placement));
+        const isLight = output.bytes <= (request.most ?? Infinity);
+        const ready = sameForm && isLight && (await this.batches.isThere(row, output));
+        const { variation } = output;
+        const placement = knownPlacement(row.document, output.placement, lookup);
+        items.push({
+          piece: await pieces.piece(variation),
+          values: valuesOf(row.variations[variation]!, names),
+          brand: row.brand,
+          placement,
+          variation: variationName(variation, row.variations.length),
+          ...(ready
+            ? { ready: { path, result: resultOf(output) } }
+            : { standing: () => pieces.at(variation, placement) }),
+        });
+      }
+    }
+    return items;
+  }
+}
+
+/** How a file of a delivery stands in its manifest. */
+export function fileOf(
+  namer: Namer,
+  crate: string,
+  { piece, placement: { id: placement }, variation, values, slide }: Item,
+  { width, height, bytes, sha256, findings, quality }: Ready["result"],
+  { format, most = Infinity }: DeliveryRequest,
+): ManifestFile {
+  const parts = {
+    crate,
+    piece: piece.title,
+    placement,
+    variation: variation ?? "",
+    slide: slide ? slideName(slide.at, slide.of) : "",
+    width,
+    height,
+    values: values ?? {},
+  };
+  const file = namer.name(parts, format === "jpeg" ? "jpg" : format);
+  const which = {
+    ...(variation ? { variation } : {}),
+    ...(values ? { values } : {}),
+    ...(slide ? { slide: slide.at + 1 } : {}),
+  };
+  const weight = {
+    ...(quality === undefined ? {} : { quality }),
+    ...(bytes > most ? { heavy: true as const } : {}),
+  };
+  const said = { alt: altText(piece), findings, ...weight };
+  return { file, placement, ...which, width, height, bytes, sha256, ...said };
+}
+
+/** What is known of a file that a batch has made. */
+const resultOf = ({
+  width,
+  height,
+  bytes,
+  sha256,
+  findings,
+  apart,
+}: typeof outputs.$inferSelect): RenderResult => ({
+  width,
+  height,
+  bytes,
+  sha256,
+  findings,
+  apart,
+});
+
+/** Files are also called by the columns of the batches that they come from. */
+export const namerFor = ({ pattern }: DeliveryRequest, items: readonly Item[]): Namer =>
+  new Namer(pattern, [...new Set(items.flatMap(({ values }) => Object.keys(values ?? {})))]);
