@@ -1,13 +1,13 @@
 // npm test: sets itself up and runs every check; closes with the line "N passed, N failed".
-import { spawn, spawnSync } from "node:child_process";
+import { spawn } from "node:child_process";
 import { existsSync } from "node:fs";
 import { join } from "node:path";
-import { checkNode, ensureBuilt, ensureInstalled, root } from "./setup.mjs";
+import { checkNode, ensureInstalled, ensureKernel, root } from "./setup.mjs";
 
 checkNode();
+const chromium = ensureChromium();
 ensureInstalled();
-ensureChromium();
-ensureBuilt();
+ensureKernel();
 
 const bin = (name) => join(root, "node_modules/.bin", name);
 const mocha = (name, config) => ({
@@ -16,7 +16,10 @@ const mocha = (name, config) => ({
   args: ["--config", config],
   counts: true,
 });
-/** What reads the sources runs beside the unit tests; the browser has the machine to itself. */
+/**
+ * What reads the sources runs beside the unit tests, which begin by building what they run as it is built; the browser has
+ * the machine to itself.
+ */
 const lanes = [
   [
     { name: "format", command: bin("prettier"), args: ["--check", "--log-level", "warn", "."] },
@@ -29,7 +32,7 @@ const lanes = [
 
 let passed = 0;
 let failed = 0;
-await Promise.all(lanes.map(runAll));
+await Promise.all([...lanes.map(runAll), chromium]);
 await runAll([mocha("end to end", "tests/e2e.mocharc.cjs")]);
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);
@@ -67,24 +70,22 @@ function countOf(output) {
   return line ? { passed: Number(line[1]), failed: Number(line[2]) } : undefined;
 }
 
-/** The end-to-end tests drive Debian's Chromium. */
-function ensureChromium() {
+/** The end-to-end tests drive Debian's Chromium, which comes while everything else is done. */
+async function ensureChromium() {
   if (existsSync(process.env.CHROMIUM ?? "/usr/bin/chromium")) return;
   console.log("Installing Chromium for the end-to-end tests …");
-  const sudo = process.getuid?.() === 0 ? [] : ["sudo"];
-  for (const args of [
-    ["update", "-qq"],
-    ["install", "-y", "-qq", "--no-install-recommends", "chromium"],
-  ]) {
-    const [command, ...rest] = [...sudo, "apt-get", ...args];
-    const result = spawnSync(command, rest, {
-      stdio: ["ignore", "ignore", "inherit"],
-      env: { ...process.env, DEBIAN_FRONTEND: "noninteractive" },
-    });
-    if (result.status === 0) continue;
-    console.error(
-      "Chromium could not be installed. Install it (Debian: apt-get install chromium), or set CHROMIUM to where it is.",
-    );
-    process.exit(1);
-  }
+  const sudo = process.getuid?.() === 0 ? "" : "sudo ";
+  const install = `${sudo}apt-get install -y -qq --no-install-recommends chromium`;
+  const child = spawn("sh", ["-c", `${sudo}apt-get update -qq && ${install}`], {
+    stdio: ["ignore", "ignore", "inherit"],
+    env: { ...process.env, DEBIAN_FRONTEND: "noninteractive" },
+  });
+  const status = await new Promise((resolve) =>
+    child.once("error", resolve).once("close", resolve),
+  );
+  if (status === 0) return;
+  console.error(
+    "Chromium could not be installed. Install it (Debian: apt-get install chromium), or set CHROMIUM to where it is.",
+  );
+  process.exit(1);
 }

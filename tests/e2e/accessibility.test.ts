@@ -1,6 +1,6 @@
 import { expect } from "chai";
 import { findings } from "../support/axe";
-import { settled } from "../support/browser";
+import { painted } from "../support/browser";
 import { Stage } from "../support/stage";
 
 describe("accessibility", () => {
@@ -11,7 +11,7 @@ describe("accessibility", () => {
     for (const step of ["Message", "Look", "Sizes", "Batch", "Preflight", "Deliver"]) {
       await page.getByRole("link", { name: new RegExp(`^${step}`) }).click();
       await page.locator("nav [aria-current=step]", { hasText: step }).waitFor();
-      await settled(page);
+      await painted(page);
       expect(await findings(page), step).to.deep.equal([]);
     }
   });
@@ -28,7 +28,7 @@ describe("accessibility", () => {
       await page.locator("main").first().waitFor();
       for (const colorScheme of schemes) {
         await page.emulateMedia({ colorScheme });
-        await settled(page);
+        await painted(page);
         expect(await findings(page), `${path} ${colorScheme}`).to.deep.equal([]);
       }
     }

@@ -3,7 +3,7 @@ import { readFile } from "node:fs/promises";
 import { unzipSync } from "fflate";
 import type { Page } from "playwright-core";
 import { findings } from "../support/axe";
-import { choose, settled } from "../support/browser";
+import { choose, painted } from "../support/browser";
 import { Stage } from "../support/stage";
 
 const MESSAGE = `EXHIBITION
@@ -37,7 +37,7 @@ describe("a piece from nothing", () => {
     await page.getByRole("heading", { name: "Best matches" }).waitFor();
     await click("button", /^Begin with Ticket/);
     await page.waitForURL(/\/message$/);
-    await settled(page);
+    await painted(page);
     await click("link", /^Deliver/);
     await click("button", /^Make a zip/);
     const [download] = await Promise.all([
@@ -115,7 +115,7 @@ describe("a piece from nothing", () => {
         before,
       first,
     );
-    await settled(page);
+    await painted(page);
     const [, ...pins] = await looks.getByRole("button", { name: /^Pin / }).all();
     const pinned = (await pins[0]!.getAttribute("aria-label"))!.replace("Pin ", "");
     await pins[0]!.click();
@@ -123,12 +123,12 @@ describe("a piece from nothing", () => {
     await looks.getByRole("heading", { name: "Pinned" }).waitFor();
     await page.reload();
     await looks.getByRole("button", { name: `Unpin ${pinned}` }).waitFor();
-    await settled(page);
+    await painted(page);
     await takes.first().click();
     await page.getByText(new RegExp(`^${pinned};? ?.*Ctrl\\+Z takes it back`)).waitFor();
     await page.getByRole("link", { name: /^Sizes/ }).click();
     await page.locator(".wall canvas").first().waitFor();
-    await settled(page);
+    await painted(page);
     expect(await page.getByText(/to fix$/).count()).to.equal(0);
     await page.locator("body").press("Control+z");
     await page.locator("figcaption", { hasText: "Lead Photo feed, tall" }).waitFor();

@@ -1,7 +1,7 @@
 import { expect } from "chai";
 import { findings } from "../support/axe";
 import { Bench } from "../support/bench";
-import { settled } from "../support/browser";
+import { painted } from "../support/browser";
 import { Stage } from "../support/stage";
 
 describe("what is added by hand", () => {
@@ -49,7 +49,7 @@ describe("what is added by hand", () => {
     await bench.saved();
     const { message } = await bench.stored();
     expect(Object.keys(message)).to.include.members(["quote", "author"]);
-    await settled(page);
+    await painted(page);
     expect(await findings(page)).to.deep.equal([]);
   });
 

@@ -1,6 +1,6 @@
 import { expect } from "chai";
 import { Bench } from "../support/bench";
-import { settled } from "../support/browser";
+import { painted } from "../support/browser";
 import { Stage } from "../support/stage";
 
 describe("what is styled and put in order by hand", () => {
@@ -29,7 +29,7 @@ describe("what is styled and put in order by hand", () => {
     await bench.becomes("support", ({ style }) => style.plate?.per === "block");
     await ledger.getByRole("checkbox", { name: "On a plate" }).click();
     await bench.becomes("support", ({ style }) => style.plate === undefined);
-    await settled(page);
+    await painted(page);
   });
 
   it("takes a colour from the finished graphic, by pointer and by keyboard", async () => {

@@ -3,7 +3,7 @@ import type { Locator, Page } from "playwright-core";
 import type { PieceAnswer } from "../../core/api";
 import { findings } from "../support/axe";
 import { Bench } from "../support/bench";
-import { settled } from "../support/browser";
+import { painted } from "../support/browser";
 import { Stage } from "../support/stage";
 
 describe("a size worked on by hand", () => {
@@ -124,7 +124,7 @@ describe("a size worked on by hand", () => {
     ).to.equal("Café am Šee ⛵");
     await page.keyboard.press("Escape");
     await over.waitFor({ state: "detached" });
-    await settled(page);
+    await painted(page);
     expect((await stored()).message.headline).to.include({ text: "Café am Šee ⛵" });
     await page.getByRole("button", { name: "Undo" }).click();
     await page.waitForFunction(
@@ -155,7 +155,7 @@ describe("a size worked on by hand", () => {
     await page.locator(".wall").waitFor();
     // What was copied is pasted into another piece.
     await page.goto(`${stage.program.url}/pieces/family-workshop/sizes`);
-    await settled(page);
+    await painted(page);
     await page.getByRole("button", { name: /^Photo feed, square, / }).press("Enter");
     const there = page
       .getByRole("region", { name: "Everything on this size" })

@@ -1,6 +1,6 @@
 import { expect } from "chai";
 import type { Page } from "playwright-core";
-import { settled } from "../support/browser";
+import { painted } from "../support/browser";
 import { Stage } from "../support/stage";
 
 /** What has the focus: its name, and whether it can be seen where it is. */
@@ -51,7 +51,7 @@ describe("by keyboard alone", () => {
     await tabTo(page, /^Begin with /);
     await page.keyboard.press("Enter");
     await page.waitForURL(/\/message$/);
-    await settled(page);
+    await painted(page);
     await page.keyboard.press("3");
     await page.waitForURL(/\/sizes$/);
     await page.keyboard.press(".");

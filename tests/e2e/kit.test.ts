@@ -6,7 +6,7 @@ import type { CrateAnswer } from "../../core/api";
 import type { Brand } from "../../core/brand";
 import { findings } from "../support/axe";
 import { demoFolder } from "../support/demo";
-import { settled } from "../support/browser";
+import { painted } from "../support/browser";
 import { Stage } from "../support/stage";
 
 describe("a kit that is there", () => {
@@ -46,7 +46,7 @@ describe("a kit that is there", () => {
   it("is sent as a sheet, as PDF and page by page", async () => {
     const page = await stage.open("/brands/quillmere/sheet");
     await page.getByRole("img", { name: "Voice and spreads" }).waitFor();
-    await settled(page);
+    await painted(page);
     const [download] = await Promise.all([
       page.waitForEvent("download"),
       page.getByRole("link", { name: "The sheet as PDF" }).click(),

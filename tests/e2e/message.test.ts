@@ -4,7 +4,7 @@ import type { Page } from "playwright-core";
 import type { PieceAnswer } from "../../core/api";
 import { isPicture, isText } from "../../core/piece";
 import { findings } from "../support/axe";
-import { settled } from "../support/browser";
+import { painted } from "../support/browser";
 import { demoFolder } from "../support/demo";
 import { until } from "../support/server";
 import { Stage } from "../support/stage";
@@ -25,7 +25,7 @@ describe("words and pictures of a message", () => {
     expect((await stored("opening-announcement")).message.place).to.deep.include({
       text: "at the old tollgate",
     });
-    await settled(page);
+    await painted(page);
     const without = page.getByText("without place");
     expect(await without.count()).to.be.below(6);
     const place = page.getByRole("textbox", { name: "Place" });
@@ -107,7 +107,7 @@ describe("words and pictures of a message", () => {
     await page.keyboard.press("Enter");
     const surface = page.getByRole("group", { name: /by hand/ });
     await surface.waitFor();
-    await settled(page);
+    await painted(page);
     await surface.dblclick({ position: { x: 60, y: 60 } });
     const picture = page.getByRole("button", { name: /^Picture in its frame/ });
     await picture.waitFor();
@@ -218,7 +218,7 @@ describe("words and pictures of a message", () => {
       duotone: { dark: "tide", light: "sun" },
       contrast: 0.3,
     });
-    await settled(page);
+    await painted(page);
     expect(await findings(page)).to.deep.equal([]);
     await page.locator("body").press("Control+z");
     await page.waitForFunction(

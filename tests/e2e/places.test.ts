@@ -1,6 +1,6 @@
 import { expect } from "chai";
 import sharp from "sharp";
-import { choose, settled } from "../support/browser";
+import { choose, painted } from "../support/browser";
 import { Stage } from "../support/stage";
 
 describe("the places", () => {
@@ -24,7 +24,7 @@ describe("the places", () => {
     await page.getByRole("option", { name: /^Family workshop/ }).waitFor();
     await page.keyboard.press("Enter");
     await page.waitForURL(/\/pieces\/family-workshop\/sizes$/);
-    await settled(page);
+    await painted(page);
     await page.keyboard.press("Control+k");
     await page.keyboard.type("new brand");
     await page.getByRole("option", { name: /New brand kit/ }).waitFor();

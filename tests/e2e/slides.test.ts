@@ -4,7 +4,7 @@ import { unzipSync } from "fflate";
 import sharp from "sharp";
 import type { Manifest, PieceAnswer } from "../../core/api";
 import { findings } from "../support/axe";
-import { choose, settled } from "../support/browser";
+import { choose, painted } from "../support/browser";
 import { Stage } from "../support/stage";
 
 const OUTLINE = `# Boats at rest
@@ -76,7 +76,7 @@ describe("a strip of slides", () => {
     await saved();
     const { running } = await stored();
     expect(running!.find(({ kind }) => kind === "handle")!.text).to.equal("@quillmere_museum");
-    await settled(page);
+    await painted(page);
     expect(await findings(page)).to.deep.equal([]);
 
     await strip.getByRole("button", { name: "On a phone" }).click();
@@ -159,7 +159,7 @@ describe("a strip of slides", () => {
       .getByRole("status")
       .filter({ hasText: /^Saved$/ })
       .waitFor();
-    await settled(page);
+    await painted(page);
     const after = await begun();
     expect(after.slides!.map(({ message }) => message)).to.deep.equal(
       before.slides!.map(({ message }) => message),

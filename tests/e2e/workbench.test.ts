@@ -18,6 +18,7 @@ describe("the workbench", () => {
       .filter({ hasText: /^Saved$/ })
       .waitFor();
   const tiles = async (): Promise<string[]> => {
+    await settled(page);
     const shots: string[] = [];
     for (const tile of await page.locator(".wall canvas").all()) {
       shots.push((await tile.screenshot()).toString("base64"));
@@ -31,12 +32,10 @@ describe("the workbench", () => {
     expect(before).to.have.lengthOf(4);
     await page.getByRole("textbox", { name: "Headline" }).fill("Harbour light");
     await saved();
-    await settled(page);
     const after = await tiles();
     after.forEach((shot, index) => expect(shot === before[index], `size ${index}`).to.equal(false));
 
     await page.reload();
-    await settled(page);
     expect(await page.getByRole("textbox", { name: "Headline" }).inputValue()).to.equal(
       "Harbour light",
     );
@@ -53,7 +52,6 @@ describe("the workbench", () => {
         "Harbour light",
     );
     await page.locator("body").press("Control+z");
-    await settled(page);
     expect(await tiles()).to.deep.equal(before);
   });
 
@@ -73,7 +71,6 @@ describe("the workbench", () => {
     await chooser.setInputFiles(join(demoFolder, "quillmere/pictures/dust-bowl-home.jpg"));
     await edited;
     await saved();
-    await settled(page);
     const after = await tiles();
     after.forEach((shot, index) => expect(shot === before[index], `size ${index}`).to.equal(false));
   });

@@ -1,7 +1,7 @@
 import type { Locator, Page } from "playwright-core";
 import type { PieceAnswer } from "../../core/api";
 import type { Node, Piece } from "../../core/piece";
-import { choose, settled } from "./browser";
+import { choose, painted } from "./browser";
 import type { Stage } from "./stage";
 
 /** One size of the demo's announcement on the bench, and what a person does there. */
@@ -17,7 +17,7 @@ export class Bench {
     await page.getByRole("button", { name: new RegExp(`^${size}, \\d`) }).press("Enter");
     const surface = page.getByRole("group", { name: /by hand/ });
     await surface.waitFor();
-    await settled(page);
+    await painted(page);
     return new Bench(stage, page, surface);
   }
 

@@ -149,15 +149,20 @@ export async function openPage(
   return page;
 }
 
+/** Waits until the application says that the sizes on screen are painted, pictures included. */
+export async function painted(page: Page): Promise<void> {
+  await page.waitForFunction(() => document.querySelector("canvas[aria-busy=true]") === null);
+}
+
 /**
- * Waits until the application says that the sizes on screen are painted, pictures included. A canvas
- * that a worker paints reaches the screen with a later frame, so the screen must also stand still.
+ * For who reads the pixels: a canvas that a worker paints reaches the screen with a later frame, so the screen must also
+ * stand still.
  */
 export async function settled(page: Page): Promise<void> {
   let before = "";
   let same = 0;
   while (same < 3) {
-    await page.waitForFunction(() => document.querySelector("canvas[aria-busy=true]") === null);
+    await painted(page);
     const now = (await page.screenshot({ type: "jpeg", quality: 60 })).toString("base64");
     same = now === before ? same + 1 : 0;
     before = now;

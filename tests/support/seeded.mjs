@@ -51,6 +51,8 @@ async function keepFew(path) {
     const args = [JSON.stringify({ ...piece, sizes }), id];
     await store.execute({ sql: "update pieces set document = ? where id = ?", args });
   }
+  // What was written lies in one file now, also while the closed connection is still being let go of.
+  await store.execute("pragma journal_mode = delete");
   store.close();
 }
 

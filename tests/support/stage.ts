@@ -1,6 +1,6 @@
 import { expect } from "chai";
 import type { Browser, BrowserContext, Page } from "playwright-core";
-import { launch, openPage, Program, settled } from "./browser";
+import { launch, openPage, painted, Program } from "./browser";
 
 /** A program and a browser for all tests of a suite, and a fresh window for each; a test fails on any error in the page. */
 export class Stage {
@@ -39,7 +39,7 @@ export class Stage {
   async openPiece(piece: string, step = "sizes"): Promise<Page> {
     const page = await this.open(`/pieces/${piece}/${step}`);
     await page.getByRole("textbox", { name: "Headline" }).waitFor();
-    await settled(page);
+    await painted(page);
     return page;
   }
 

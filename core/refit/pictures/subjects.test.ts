@@ -17,7 +17,11 @@ import { holdsSubject, isCut, isWhole, seenParts } from "./subjects";
 const areasOf = ({ faces }: Photograph, look: number): Area[] =>
   faces.map(([x, y, width, height]) => ({ kind: "face", x, y, width, height, weight: 1, look }));
 
-async function layouts(photograph: Photograph, templateId: string, look = 0): Promise<Layout[]> {
+async function layouts(
+  photograph: Photograph,
+  templateId: string,
+  { look = 0, placements = catalogue.placements } = {},
+): Promise<Layout[]> {
   const brand = strangeBrands()[0]!;
   const template = shippedTemplates.find(({ id }) => id === templateId)!;
   const picture = drawnFile(photograph.bytes());
@@ -32,15 +36,19 @@ async function layouts(photograph: Photograph, templateId: string, look = 0): Pr
     },
   };
   const { piece } = fitLead(first, brand, placementById(first.lead), known);
-  return catalogue.placements.map((placement) => makeScene(piece, brand, placement, known).layout);
+  return placements.map((placement) => makeScene(piece, brand, placement, known).layout);
 }
 
+const TEMPLATES = ["half-and-half", "window", "front-page", "price-on-picture"];
+
 describe("people in a picture", () => {
-  for (const template of ["half-and-half", "window", "front-page", "price-on-picture"])
+  for (const [turn, template] of TEMPLATES.entries())
     it(`are whole or out in every size, and nothing lies on a face: ${template}`, async () => {
       let [shown, all] = [0, 0];
+      // Each in every other size, and each size with every other one.
+      const placements = catalogue.placements.filter((_, index) => (index + turn) % 2 === 0);
       for (const photograph of photographs.filter(({ faces }) => faces.length > 2)) {
-        for (const layout of await layouts(photograph, template)) {
+        for (const layout of await layouts(photograph, template, { placements })) {
           const where = `${photograph.name} ${layout.placement.id} ${layoutKey(layout.layoutId)}`;
           const seen = layout.placed.flatMap(seenParts);
           all++;
@@ -63,7 +71,7 @@ describe("somebody who looks aside", () => {
     const man = photographs.find(({ name }) => name === "man-at-camera")!;
     for (const look of [-0.9, 0.9]) {
       const inwards = { in: 0, out: 0 };
-      for (const layout of await layouts(man, "half-and-half", look)) {
+      for (const layout of await layouts(man, "half-and-half", { look })) {
         const photo = layout.placed.find(({ node }) => node.type === "picture");
         const headline = layout.placed.find(({ node }) => node.role === "headline");
         if (!photo || !headline) continue;
