@@ -28,6 +28,8 @@ export const SheetVariation = z.object({
   byHand: z.boolean(),
   /** On the placement that was asked for, once it is made. */
   output: OutputAnswer.optional(),
+  /** Of a strip: its slides after the first, which is ranked and measured. */
+  slides: z.array(OutputAnswer).optional(),
   /** Absent until it is measured. */
   marks: Measures.extend({ distinctness: z.number().optional() }).optional(),
 });

@@ -3,7 +3,7 @@ import { Condition, Pairing, Pattern, Sample, Table, TableNote } from "../batch"
 import { Spread } from "../colour";
 import { FileId, PictureNote } from "../files";
 import { Id } from "../id";
-import { LIMITS, SlotName } from "../piece";
+import { LIMITS } from "../piece";
 
 export const ImageFormat = z.enum(["png", "jpeg", "webp", "svg"]);
 export type ImageFormat = z.infer<typeof ImageFormat>;
@@ -23,7 +23,7 @@ export const BatchRequest = z.object({
   sample: Sample.default("all"),
   /** Laid out together, so that they look alike; else each as large as it can be. */
   alike: z.boolean().default(true),
-  pictures: z.object({ slot: SlotName, ids: z.array(FileId).max(500) }).optional(),
+  pictures: z.object({ slot: z.string().max(130), ids: z.array(FileId).max(500) }).optional(),
   spreads: z.array(Spread).max(100).default([]),
   placements: z.array(Id).max(LIMITS.sizes),
   format: ImageFormat.default("jpeg"),
@@ -80,6 +80,8 @@ export const BatchList = z.object({ batches: z.array(BatchAnswer) });
 export const OutputAnswer = z.object({
   variation: z.number().int(),
   placement: z.string(),
+  /** Of a strip: which of its slides, from 0. */
+  slide: z.number().int(),
   width: z.number().int(),
   height: z.number().int(),
   bytes: z.number().int(),

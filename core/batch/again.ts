@@ -3,6 +3,7 @@ import { appliedWherePossible, editTo } from "../edit";
 import type { Filling, Piece } from "../piece";
 import type { Placement } from "../placements";
 import { same } from "../same";
+import { batchSlots, fillingAt, withFillings } from "./slots";
 import type { SlotValue } from "./table";
 import type { Variation } from "./variation";
 
@@ -25,14 +26,14 @@ export interface MadeFile {
  */
 export function changedByHand(variation: Variation, base: Piece, own: Piece): Variation {
   const message = { ...variation.message };
-  const values: Piece["message"] = {};
+  const values: Record<string, Filling> = {};
   for (const slot of Object.keys(message)) {
-    const [before, after] = [base.message[slot], own.message[slot]];
+    const [before, after] = [fillingAt(base, slot), fillingAt(own, slot)];
     if (!before || !after || same(valueOf(before), valueOf(after))) continue;
     message[slot] = valueOf(after);
     values[slot] = { ...before, ...valueOf(after) };
   }
-  const valued = { ...base, message: { ...base.message, ...values } };
+  const valued = withFillings(base, values);
   // Title and brand are the batch's.
   const left = { ...own, title: base.title, brand: base.brand };
   const { edit: before, ...rest } = variation;
@@ -78,15 +79,19 @@ function seenAt({ document, variations }: Made, placement: string): unknown {
     shown: _shown,
     ...piece
   } = document;
-  const message = Object.entries(piece.message).flatMap(([slot, filling]) =>
-    variations.every(hasWords(slot)) ? [] : [[slot, paintedOf(filling)]],
+  const said = batchSlots(document).flatMap(({ id, filling }) =>
+    variations.every(hasWords(id)) ? [] : [[id, paintedOf(filling)]],
   );
-  const slides = piece.slides?.map(({ fine: _its, shown: _so, ...slide }) => slide);
-  const sizes = piece.sizes.filter(
-    (size) => size.placement === placement || size.placement === piece.lead,
+  const isSeen = (size: { placement: string }): boolean =>
+    size.placement === placement || size.placement === piece.lead;
+  const slides = piece.slides?.map(
+    ({ fine: _its, shown: _so, message: _words, sizes, ...slide }) => ({
+      ...slide,
+      sizes: sizes.filter(isSeen),
+    }),
   );
   const spread = variations.every((one) => one.spread) ? {} : piece.spread;
-  return { ...piece, message, slides, sizes, spread };
+  return { ...piece, message: said, slides, sizes: piece.sizes.filter(isSeen), spread };
 }
 
 const paintedOf = ({ varies: _varies, ...filling }: Filling): unknown =>

@@ -2,6 +2,7 @@ export * from "./table";
 export * as grid from "./grid";
 export { FORMATS, formatted, type CellFormat, type Formatting } from "./formats";
 export * from "./variation";
+export { batchSlots, columnNames, fillingAt, slotNamed, type BatchSlot } from "./slots";
 export { Condition, Pairing, Sample, unequal, type Combining } from "./factors";
 export * from "./combine";
 export * from "./kept";

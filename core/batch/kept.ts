@@ -1,23 +1,24 @@
 import { isText, type Piece } from "../piece";
+import { batchSlots } from "./slots";
 import type { Table } from "./table";
 
-/** The slots of a piece that other wordings are kept for. */
-export const slotsWithAlternatives = ({ message }: Piece): string[] =>
-  Object.keys(message).filter((slot) => {
-    const filling = message[slot];
-    return isText(filling) && (filling.alternatives?.length ?? 0) > 0;
-  });
+const wordingsOf = (piece: Piece) =>
+  batchSlots(piece).flatMap(({ name, filling }) =>
+    isText(filling) ? [{ name, text: filling.text, alternatives: filling.alternatives ?? [] }] : [],
+  );
+
+/** The names of the slots that other wordings are kept for. */
+export const slotsWithAlternatives = (piece: Piece): string[] =>
+  wordingsOf(piece).flatMap(({ name, alternatives }) => (alternatives.length > 0 ? [name] : []));
 
 /**
  * What a piece says and its kept alternatives as a table, a column for each slot that has some; what it says now
  * stands in the first row. Columns that are shorter than the longest end in empty cells.
  */
 export function tableOfAlternatives(piece: Piece): Table {
-  const columns = slotsWithAlternatives(piece);
-  const wordings = columns.map((slot) => {
-    const filling = piece.message[slot];
-    return isText(filling) ? [filling.text, ...(filling.alternatives ?? [])] : [];
-  });
+  const kept = wordingsOf(piece).filter(({ alternatives }) => alternatives.length > 0);
+  const columns = kept.map(({ name }) => name);
+  const wordings = kept.map(({ text, alternatives }) => [text, ...alternatives]);
   const longest = Math.max(0, ...wordings.map((all) => all.length));
   const rows = Array.from({ length: longest }, (_, i) => wordings.map((all) => all[i] ?? ""));
   return { columns, rows };
@@ -25,8 +26,6 @@ export function tableOfAlternatives(piece: Piece): Table {
 
 /** All that a piece says, as a table to write on. */
 export function tableOfWords(piece: Piece): Table {
-  const texts = Object.entries(piece.message).flatMap(([slot, filling]) =>
-    isText(filling) ? [{ slot, text: filling.text }] : [],
-  );
-  return { columns: texts.map(({ slot }) => slot), rows: [texts.map(({ text }) => text)] };
+  const texts = wordingsOf(piece);
+  return { columns: texts.map(({ name }) => name), rows: [texts.map(({ text }) => text)] };
 }

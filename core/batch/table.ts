@@ -2,6 +2,7 @@ import { z } from "zod";
 import { isPicture, isText, LIMITS, type Piece } from "../piece";
 import { problem } from "../problem";
 import { tableWords } from "../wording/tables";
+import { batchSlots, plain, slotNamed, type BatchSlot } from "./slots";
 
 export const BATCH_LIMITS = { rows: 5000, files: 20_000, columns: 100 } as const;
 
@@ -35,7 +36,7 @@ export interface PictureName {
   name: string;
 }
 
-/** The lists that a batch combines: for each slot its values, row by row; empty cells keep the piece's own. */
+/** The lists that a batch combines: for each slot, by its id, its values row by row; empty cells keep the piece's own. */
 export interface Lists {
   slots: string[];
   /** `rows[i][slot]` is undefined where the cell is empty. */
@@ -56,38 +57,37 @@ export function readTable(table: Table, piece: Piece, pictures: readonly Picture
   if (columns.length === 0) {
     throw problem("table-no-slot", {
       columns: table.columns.map((name) => `“${name}”`).join(", ") || "none",
-      slots: Object.keys(piece.message).join(", "),
+      slots: batchSlots(piece)
+        .map(({ name }) => name)
+        .join(", "),
     });
   }
   const rows = table.rows.map((cells, index) => {
     noteRagged(table, cells, index, notes);
     return Object.fromEntries(
       columns.map(({ at, slot }) => [
-        slot,
-        readCell(cells[at]?.trim() ?? "", slot, piece, pictures, index, notes),
+        slot.id,
+        readCell(cells[at]?.trim() ?? "", slot, pictures, index, notes),
       ]),
     );
   });
-  return { slots: columns.map(({ slot }) => slot), rows, notes };
+  return { slots: columns.map(({ slot }) => slot.id), rows, notes };
 }
 
-/** The slot that a heading names, ignoring case, spaces and hyphens. */
-export const slotNamed = (heading: string, slots: readonly string[]): string | undefined =>
-  slots.find((slot) => plain(slot) === plain(heading));
-
-const plain = (name: string): string => name.toLowerCase().replace(/[^\p{L}\p{N}]/gu, "");
-
 function matchColumns(table: Table, piece: Piece, notes: TableNote[]) {
-  const slots = Object.keys(piece.message);
-  const taken = new Set<string>();
+  const slots = batchSlots(piece);
+  const taken = new Set<BatchSlot>();
   return table.columns.flatMap((name, at) => {
     const slot = slotNamed(name, slots);
     if (slot && !taken.has(slot)) {
       taken.add(slot);
       return [{ at, slot }];
     }
+    const names = slots.map((one) => one.name);
     notes.push(
-      slot ? tableNote("same-column", { name }) : tableNote("unknown-column", { name, slots }),
+      slot
+        ? tableNote("same-column", { name })
+        : tableNote("unknown-column", { name, slots: names }),
     );
     return [];
   });
@@ -101,14 +101,12 @@ function noteRagged(table: Table, cells: string[], index: number, notes: TableNo
 
 function readCell(
   cell: string,
-  slot: string,
-  piece: Piece,
+  { name: slot, filling: own }: BatchSlot,
   pictures: readonly PictureName[],
   index: number,
   notes: TableNote[],
 ): SlotValue | undefined {
   if (cell === "") return undefined;
-  const own = piece.message[slot];
   if (isPicture(own)) {
     const found = pictures.find(({ id, name }) => id === cell || plain(name) === plain(cell));
     if (found) return { picture: found.id };

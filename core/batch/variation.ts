@@ -1,9 +1,12 @@
 import type { Spread } from "../colour";
 import type { Edit } from "../edit";
-import type { Piece } from "../piece";
+import { isPicture, type Filling, type Piece } from "../piece";
+import type { Placement } from "../placements";
+import { isStrip, slidesFor } from "../strip";
+import { fillingAt, withFillings } from "./slots";
 import type { SlotValue } from "./table";
 
-/** What one variation changes in the piece: fillings of its message, and its colours. */
+/** What one variation changes in the piece: what is said and shown, by the ids of slots, and its colours. */
 export interface Variation {
   message: Record<string, SlotValue>;
   spread?: Spread;
@@ -16,19 +19,37 @@ export const SPREAD_COLUMN = "spread";
 
 /** The piece with the variation's words, pictures and colours in place of its own; not yet with what was changed by hand. */
 export function applyVariation(piece: Piece, { message: changed, spread }: Variation): Piece {
-  const message = { ...piece.message };
+  const fillings: Record<string, Filling> = {};
   for (const [slot, value] of Object.entries(changed)) {
-    const own = message[slot];
+    const own = fillingAt(piece, slot);
     // Another picture has another subject, so what is said of the piece's own does not apply to it.
-    const samePicture =
-      own && "picture" in own && "picture" in value && own.picture === value.picture;
-    message[slot] = samePicture ? own : value;
+    const samePicture = isPicture(own) && "picture" in value && own.picture === value.picture;
+    fillings[slot] = samePicture ? own : value;
   }
-  return { ...piece, message, ...(spread ? { spread } : {}) };
+  return { ...withFillings(piece, fillings), ...(spread ? { spread } : {}) };
 }
+
+/** The slides of a variation that go to a placement, in order; one of a piece that is no strip. */
+export const slidesOf = (piece: Piece, variation: Variation, placement: Placement): number[] =>
+  isStrip(piece) ? slidesFor(applyVariation(piece, variation), placement) : [0];
+
+/** How many files variations make on some placements. */
+export const countFiles = (
+  piece: Piece,
+  variations: readonly Variation[],
+  placements: readonly Placement[],
+): number =>
+  isStrip(piece)
+    ? placements.reduce(
+        (sum, placement) =>
+          sum + variations.reduce((n, one) => n + slidesOf(piece, one, placement).length, 0),
+        0,
+      )
+    : variations.length * placements.length;
 
 /** How the values of a variation are called, by column. */
 export interface ValueNames {
+  column: (slot: string) => string;
   picture: (id: string) => string;
   spread: (spread: Spread) => string;
 }
@@ -40,7 +61,7 @@ export function valuesOf(
 ): Record<string, string> {
   const values = Object.fromEntries(
     Object.entries(message).map(([slot, value]) => [
-      slot,
+      names.column(slot),
       "text" in value ? value.text : names.picture(value.picture),
     ]),
   );

@@ -37,6 +37,8 @@ const Small = z.object({
     .number()
     .refine((width) => WIDTHS.includes(width), `must be one of ${WIDTHS.join(", ")}`)
     .optional(),
+  /** Of a strip: which of its slides, from 0. */
+  slide: z.coerce.number().int().min(0).default(0),
   /** Which file it is to be; it tells apart what was made again, and answers what is there now. */
   version: z.string().max(64).optional(),
 });
@@ -131,14 +133,16 @@ export function addBatchRoutes(
     "/api/batches/:id/outputs/:variation/:placement",
     {
       schema: {
-        summary: "One finished file; with a width, a small JPEG of it",
+        summary:
+          "One finished file, of a strip one of its slides; with a width, a small JPEG of it",
         params: OutputParams,
         querystring: Small,
       },
     },
     async ({ params, query }, reply) => {
-      const { variation, placement } = params;
-      const { name, format, sha256 } = await batches.outputFile(params.id, variation, placement);
+      const { id, ...of } = params;
+      const file = { ...of, slide: query.slide };
+      const { name, format, sha256 } = await batches.outputFile(id, file);
       reply.header("cache-control", "private, max-age=3600");
       return query.width
         ? reply.type(TYPES.jpeg).send(await renditions.ofMade(name, sha256, query.width))

@@ -1,5 +1,7 @@
 import type { BatchRequest } from "../../core/api";
 import {
+  columnNames,
+  fillingAt,
   readTable,
   SPREAD_COLUMN,
   tableNote,
@@ -28,7 +30,7 @@ export async function combiningOf(
     table && (table.rows.length > 0 || !beside) ? readTable(table, piece, pictures) : NO_TABLE;
   for (const id of request.pictures?.ids ?? []) await library.picture(id);
   const idOf = (column: string, value: string): string =>
-    isPicture(piece.message[column])
+    isPicture(fillingAt(piece, column))
       ? (pictures.find(({ id, name }) => id === value || name === value)?.id ?? value)
       : value;
   const never = request.never.map((condition) =>
@@ -38,14 +40,21 @@ export async function combiningOf(
   );
   const chosen = request.pictures?.ids.length ? request.pictures : undefined;
   const combining = { lists, pictures: chosen, spreads, pairing, groups, never, sample };
-  const rounds = unequal(combining).map((about) => tableNote("comes-round", about));
+  const nameOf = columnNames(piece);
+  const rounds = unequal(combining).map((about) =>
+    tableNote("comes-round", { ...about, shorter: nameOf(about.shorter) }),
+  );
   return { ...combining, lists: { ...lists, notes: [...lists.notes, ...rounds] } };
 }
 
 /** How the values of a batch's variations are called. */
-export async function namesFor(library: Library, brand: Brand): Promise<ValueNames> {
+export async function namesFor(
+  library: Library,
+  { document, brand }: { document: Piece; brand: Brand },
+): Promise<ValueNames> {
   const names = new Map((await library.pictures()).map(({ id, name }) => [id, name]));
   return {
+    column: columnNames(document),
     picture: (id) => names.get(id) ?? "a picture that is gone",
     spread: (spread) => spreadName(brand, spread),
   };

@@ -1,5 +1,6 @@
 import { setMaxListeners } from "node:events";
 import { and, eq } from "drizzle-orm";
+import { slidesOf } from "../../core/batch";
 import { knownPlacement } from "../../core/piece";
 import type { PlacementLookup } from "../../core/placements";
 import { problem, type Problem } from "../../core/problem";
@@ -15,7 +16,8 @@ import { VariationPieces } from "./variation-pieces";
 import type { ServerContext } from "../context";
 
 export type BatchRow = typeof batches.$inferSelect;
-type File = { variation: number; placement: string };
+/** One of the files of a batch; `slide` is which one of a strip. */
+export type BatchFile = { variation: number; placement: string; slide: number };
 
 /** Finished files are written down together, this often (milliseconds). */
 const WRITE_EVERY = 40;
@@ -51,8 +53,8 @@ export class BatchRunner {
   async make(row: BatchRow, { signal, again, moved }: Parameters<Make>[1]): Promise<void> {
     // Every task in flight listens.
     setMaxListeners(0, signal);
-    const files = await this.missing(row);
     const lookup = await this.placements.asOf(row.places);
+    const files = await this.missing(row, lookup);
     const pieces = new VariationPieces(row, this.context.pool);
     const pace = new Pace(this.context.now);
     this.paces.set(row.id, pace);
@@ -89,7 +91,7 @@ export class BatchRunner {
   }
 
   /** The files that are not there: never made, or since gone or cut short. What had failed is tried again. */
-  private async missing(row: BatchRow): Promise<File[]> {
+  private async missing(row: BatchRow, lookup: PlacementLookup): Promise<BatchFile[]> {
     const { store } = this.context;
     const made = await store.read.select().from(outputs).where(eq(outputs.batch, row.id));
     const there = new Set<string>();
@@ -97,23 +99,23 @@ export class BatchRunner {
       if (await this.isThere(row, output)) there.add(nameOf(output));
       else await store.write((tx) => tx.delete(outputs).where(isOutput(row.id, output)));
     await store.write((tx) => tx.delete(failures).where(eq(failures.batch, row.id)));
-    return filesOf(row).filter((file) => !there.has(nameOf(file)));
+    return filesOf(row, lookup).filter((file) => !there.has(nameOf(file)));
   }
 
-  async isThere(row: BatchRow, output: File & { bytes: number }): Promise<boolean> {
-    const name = outputName(row, output.variation, output.placement);
+  async isThere(row: BatchRow, output: BatchFile & { bytes: number }): Promise<boolean> {
+    const name = outputName(row, output);
     return (await this.context.made.size(name)) === output.bytes;
   }
 
   private async makeOne(
     row: BatchRow,
-    file: File,
+    file: BatchFile,
     { signal, again, lookup, pieces }: Making,
   ): Promise<RenderResult> {
-    const path = this.context.made.place(outputName(row, file.variation, file.placement));
+    const path = this.context.made.place(outputName(row, file));
     const { format, scale } = row.request;
     const placement = knownPlacement(row.document, file.placement, lookup);
-    const standing = await pieces.at(file.variation, placement);
+    const standing = await pieces.at(file.variation, placement, file.slide);
     // A file that was finished before the program was killed is whole, only not yet written down.
     const task = { ...standing, brand: row.brand, placement, format, scale, path, keep: again };
     const result = await this.context.pool.run(task, signal);
@@ -122,7 +124,7 @@ export class BatchRunner {
   }
 
   /** Whether it could be written down. */
-  private async note(batch: string, file: File, { message }: Problem): Promise<boolean> {
+  private async note(batch: string, file: BatchFile, { message }: Problem): Promise<boolean> {
     const row = { batch, ...file, message };
     return this.context.store
       .write((tx) => tx.insert(failures).values(row).onConflictDoNothing())
@@ -171,21 +173,34 @@ class Pace {
 /** What a finished file is called; only whole files are there. */
 export const outputName = (
   { id, request: { format } }: Pick<BatchRow, "id" | "request">,
-  variation: number,
-  placement: string,
-): FileName => [...batchName(id), `${variation}-${placement}.${format}`];
+  file: BatchFile,
+): FileName => [...batchName(id), `${nameOf(file)}.${format}`];
 
 /** All files of a batch. */
 export const batchName = (id: string): FileName => ["batches", id];
 
 /** Size by size: what is chosen among is soon whole, and pictures and canvases of one size serve for the next file. */
-const filesOf = ({ request, variations }: BatchRow): File[] =>
-  request.placements.flatMap((placement) =>
-    variations.map((_, variation) => ({ variation, placement })),
-  );
+function filesOf(
+  { document, request, variations }: BatchRow,
+  lookup: PlacementLookup,
+): BatchFile[] {
+  return request.placements.flatMap((id) => {
+    const placement = knownPlacement(document, id, lookup);
+    return variations.flatMap((own, variation) =>
+      slidesOf(document, own, placement).map((slide) => ({ variation, placement: id, slide })),
+    );
+  });
+}
 
-const nameOf = ({ variation, placement }: File): string => `${variation}-${placement}`;
+/** A comma stands in no id, so that no two files are called the same. */
+const nameOf = ({ variation, placement, slide }: BatchFile): string =>
+  `${variation}-${placement}${slide > 0 ? `,${slide}` : ""}`;
 
 /** Where a file of a batch is written down. */
-export const isOutput = (batch: string, { variation, placement }: File) =>
-  and(eq(outputs.batch, batch), eq(outputs.variation, variation), eq(outputs.placement, placement));
+export const isOutput = (batch: string, { variation, placement, slide }: BatchFile) =>
+  and(
+    eq(outputs.batch, batch),
+    eq(outputs.variation, variation),
+    eq(outputs.placement, placement),
+    eq(outputs.slide, slide),
+  );

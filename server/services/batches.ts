@@ -1,4 +1,4 @@
-import { and, asc, count, desc, eq, gte, inArray, isNull, lt, sql, sum } from "drizzle-orm";
+import { and, count, desc, eq, gte, inArray, isNull, lt, sql, sum } from "drizzle-orm";
 import {
   isUnderWay,
   type BatchAnswer,
@@ -9,17 +9,26 @@ import {
   type PieceAnswer,
   type VariationAnswer,
 } from "../../core/api";
-import { BATCH_LIMITS, combine, countVariations, valuesOf, variationName } from "../../core/batch";
+import {
+  BATCH_LIMITS,
+  columnNames,
+  combine,
+  countFiles,
+  countVariations,
+  valuesOf,
+  variationName,
+} from "../../core/batch";
 import type { FileId } from "../../core/files";
-import { knownPlacement, type Piece } from "../../core/piece";
+import { knownPlacement, placementOf, type Piece } from "../../core/piece";
 import { refuseUnpaintable, type Placement } from "../../core/placements";
 import { problem } from "../../core/problem";
+import { slidesFor } from "../../core/strip";
 import type { FileName } from "../files/store";
 import type { Make } from "../jobs/queue";
 import { batches, failures, outputs } from "../store/tables";
 import { BatchNews } from "./batch-news";
 import { combiningOf, namesFor } from "./batch-request";
-import { BatchRunner, isOutput, outputName, type BatchRow } from "./batch-runner";
+import { BatchRunner, isOutput, outputName, type BatchFile, type BatchRow } from "./batch-runner";
 import type { Library } from "./library";
 import type { Pieces } from "./pieces";
 import type { Placements } from "./placements";
@@ -63,13 +72,13 @@ export class Batches {
     const places = await this.placesOf(piece, request);
     const combining = await combiningOf(piece, request, this.library);
     const variations = countVariations(combining);
-    const files = variations * request.placements.length;
+    const slides = places.map((place) => slidesFor(piece, place).length);
     const { slots, notes } = combining.lists;
     return {
       variations,
-      files,
-      ...(await this.estimate(request, places, variations)),
-      slots,
+      files: variations * slides.reduce((sum, count) => sum + count, 0),
+      ...(await this.estimate(request, places, slides, variations)),
+      slots: slots.map(columnNames(piece)),
       notes,
     };
   }
@@ -77,19 +86,19 @@ export class Batches {
   async start(pieceId: string, request: BatchRequest): Promise<BatchAnswer> {
     const { piece } = await this.pieces.get(pieceId);
     const brand = await this.library.brand(piece.brand);
-    await this.placesOf(piece, request);
+    const places = await this.placesOf(piece, request);
     const combining = await combiningOf(piece, request, this.library);
-    const files = countVariations(combining) * request.placements.length;
-    if (files === 0) throw problem("batch-empty");
-    if (files > BATCH_LIMITS.files) {
-      throw problem("batch-too-many", { count: files, most: BATCH_LIMITS.files });
-    }
+    const least = countVariations(combining) * request.placements.length;
+    if (least === 0) throw problem("batch-empty");
+    refuseMoreThan(BATCH_LIMITS.files, least);
+    const variations = [...combine(combining)];
+    refuseMoreThan(BATCH_LIMITS.files, countFiles(piece, variations, places));
     const { table: _table, ...kept } = request;
     const row: typeof batches.$inferInsert = {
       id: this.context.newId(),
       piece: pieceId,
       request: kept,
-      variations: [...combine(combining)],
+      variations,
       document: piece,
       brand,
       places: placesFor(piece, request.placements, await this.placements.lookup()),
@@ -154,14 +163,12 @@ export class Batches {
     const made = await this.context.store.read
       .select()
       .from(outputs)
-      .where(and(eq(outputs.batch, id), gte(outputs.variation, from), lt(outputs.variation, to)))
-      .orderBy(asc(outputs.variation));
-    const order = row.request.placements;
-    const names = await namesFor(this.library, row.brand);
+      .where(and(eq(outputs.batch, id), gte(outputs.variation, from), lt(outputs.variation, to)));
+    made.sort(inOrderOf(row));
+    const names = await namesFor(this.library, row);
     const variations = row.variations.slice(from, to).map((variation, offset) => {
       const index = from + offset;
       const own = made.filter((output) => output.variation === index);
-      own.sort((a, b) => order.indexOf(a.placement) - order.indexOf(b.placement));
       return {
         index,
         name: variationName(index, row.variations.length),
@@ -175,12 +182,8 @@ export class Batches {
   /** What a delivery needs: the batch as it was started, and which of its files are there. */
   async finished(id: string): Promise<{ row: BatchRow; made: (typeof outputs.$inferSelect)[] }> {
     const row = await this.row(id);
-    const made = await this.context.store.read
-      .select()
-      .from(outputs)
-      .where(eq(outputs.batch, id))
-      .orderBy(asc(outputs.variation));
-    return { row, made };
+    const made = await this.context.store.read.select().from(outputs).where(eq(outputs.batch, id));
+    return { row, made: made.sort(inOrderOf(row)) };
   }
 
   /** Whether a file that was made is still whole. */
@@ -191,17 +194,15 @@ export class Batches {
   /** A finished file, and what kind of picture it is. */
   async outputFile(
     id: string,
-    variation: number,
-    placement: string,
+    file: BatchFile,
   ): Promise<{ name: FileName; format: ImageFormat; sha256: FileId }> {
     const row = await this.row(id);
-    const name = outputName(row, variation, placement);
-    const [output] = await this.context.store.read
-      .select()
-      .from(outputs)
-      .where(isOutput(id, { variation, placement }));
-    if (!output || (await this.context.made.size(name)) === undefined)
+    const name = outputName(row, file);
+    const [output] = await this.context.store.read.select().from(outputs).where(isOutput(id, file));
+    if (!output || (await this.context.made.size(name)) === undefined) {
+      const { variation, placement } = file;
       throw problem("not-found", { what: "finished file", id: `${variation}-${placement}` });
+    }
     return { name, format: row.request.format, sha256: output.sha256 };
   }
 
@@ -218,11 +219,13 @@ export class Batches {
   private async estimate(
     { format, scale }: BatchRequest,
     places: readonly Placement[],
+    /** On each of them. */
+    slides: readonly number[],
     variations: number,
   ): Promise<{ seconds: number; bytes: number }> {
     const megapixels =
       (variations *
-        places.reduce((sum, { width, height }) => sum + width * height, 0) *
+        places.reduce((sum, { width, height }, at) => sum + slides[at]! * width * height, 0) *
         scale ** 2) /
       1e6;
     const [last] = await this.context.store.read
@@ -269,7 +272,11 @@ export class Batches {
       this.context.jobs.facts([row.id]),
     ]);
     const { state, message = failed.at(-1)?.message } = jobs.get(row.id) ?? { state: "done" };
-    const files = row.variations.length * row.request.placements.length;
+    const lookup = await this.placements.asOf(row.places);
+    const places = row.request.placements.flatMap(
+      (id) => placementOf(row.document, id, lookup) ?? [],
+    );
+    const files = countFiles(row.document, row.variations, places);
     const made = counted?.made ?? 0;
     const secondsLeft = this.runner.secondsLeft(row.id, files - made);
     return {
@@ -293,6 +300,13 @@ export class Batches {
   }
 }
 
+/** Variation by variation, on each the sizes as they were chosen, of each its slides. */
+function inOrderOf({ request }: BatchRow): (a: BatchFile, b: BatchFile) => number {
+  const at = new Map(request.placements.map((placement, index) => [placement, index]));
+  return (a, b) =>
+    a.variation - b.variation || at.get(a.placement)! - at.get(b.placement)! || a.slide - b.slide;
+}
+
 /** A finished file as it is answered. */
 export function outputAnswer({
   batch,
@@ -301,6 +315,13 @@ export function outputAnswer({
 }: typeof outputs.$inferSelect): OutputAnswer {
   const file = `${output.variation}/${encodeURIComponent(output.placement)}`;
   // One that is made again has another address, so that none is shown that was kept of the one before.
-  const version = output.sha256.slice(0, 12);
-  return { ...output, url: `/api/batches/${batch}/outputs/${file}?version=${version}` };
+  const which = new URLSearchParams({
+    ...(output.slide > 0 ? { slide: String(output.slide) } : {}),
+    version: output.sha256.slice(0, 12),
+  });
+  return { ...output, url: `/api/batches/${batch}/outputs/${file}?${which.toString()}` };
+}
+
+function refuseMoreThan(most: number, count: number): void {
+  if (count > most) throw problem("batch-too-many", { count, most });
 }

@@ -1,4 +1,5 @@
-import { and, eq } from "drizzle-orm";
+import { group } from "d3-array";
+import { and, asc, eq } from "drizzle-orm";
 import {
   isUnderWay,
   type ContactSheet,
@@ -72,18 +73,25 @@ export class Choosing {
       read
         .select()
         .from(outputs)
-        .where(and(eq(outputs.batch, id), eq(outputs.placement, placement))),
+        .where(and(eq(outputs.batch, id), eq(outputs.placement, placement)))
+        .orderBy(asc(outputs.slide)),
       read.select().from(verdicts).where(eq(verdicts.batch, id)),
-      namesFor(this.library, row.brand),
+      namesFor(this.library, row),
     ]);
-    const outputOf = new Map(made.map((output) => [output.variation, output]));
+    // What is ranked of a strip is its first slide, at which somebody stops or does not.
+    const first = made.filter(({ slide }) => slide === 0);
+    const outputOf = new Map(first.map((output) => [output.variation, output]));
+    const later = group(
+      made.filter(({ slide }) => slide > 0),
+      ({ variation }) => variation,
+    );
     const markOf = new Map(marked.map((mark) => [mark.variation, mark]));
-    const measuring = this.measuring.begin(row, placement, made);
+    const measuring = this.measuring.begin(row, placement, first);
     // Each is compared with all others: once, when all is there, and not each time that somebody asks how far it is.
     const isWhole = measuring === 0 && !isUnderWay(batch.state);
     const { repeats, distinctness: far } = isWhole
-      ? await this.compared.get(`${id} ${placement} ${row.again} ${made.length}`, () =>
-          this.comparedAll(row, made),
+      ? await this.compared.get(`${id} ${placement} ${row.again} ${first.length}`, () =>
+          this.comparedAll(row, first),
         )
       : NOT_COMPARED;
     const variations = row.variations.map((variation, index): SheetVariation => {
@@ -99,6 +107,7 @@ export class Choosing {
         ...(mark?.note ? { note: mark.note } : {}),
         byHand: variation.edit !== undefined,
         ...(output ? { output: outputAnswer(output) } : {}),
+        ...(later.has(index) ? { slides: later.get(index)!.map(outputAnswer) } : {}),
         ...(output?.measured
           ? {
               marks: {
@@ -203,7 +212,7 @@ export class Choosing {
 
   private async analysed(row: BatchRow, notes: TableNote[]): Promise<ResultsAnswer> {
     if (!row.results) throw problem("not-found", { what: "report on batch", id: row.id });
-    const names = await namesFor(this.library, row.brand);
+    const names = await namesFor(this.library, row);
     const valuesAt = (index: number): Record<string, string> => {
       const variation = row.variations[index];
       return variation ? valuesOf(variation, names) : {};
@@ -237,7 +246,11 @@ function nextOf(
   const spreads = new Map<string, Spread>();
   const words: [string, readonly string[]][] = [];
   for (const [column, wanted] of Object.entries(best)) {
-    const values = variations.flatMap(({ message }) => message[column] ?? []);
+    const values = variations.flatMap(({ message }) =>
+      Object.entries(message).flatMap(([slot, value]) =>
+        names.column(slot) === column ? [value] : [],
+      ),
+    );
     if (column === SPREAD_COLUMN) {
       for (const { spread } of variations)
         if (spread && wanted.includes(names.spread(spread)))

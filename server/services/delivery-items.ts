@@ -65,25 +65,28 @@ export class DeliveryItems {
     for (const chosen of request.batches) {
       const { row, made } = await this.batches.finished(chosen.id);
       const wanted = chosen.variations ? new Set(chosen.variations) : undefined;
-      const names = await namesFor(this.library, row.brand);
+      const names = await namesFor(this.library, row);
       const pieces = new VariationPieces(row, this.context.pool);
       const sameForm = row.request.format === request.format && row.request.scale === request.scale;
       for (const output of made) {
         if (wanted && !wanted.has(output.variation)) continue;
-        const path = this.context.made.place(outputName(row, output.variation, output.placement));
+        const path = this.context.made.place(outputName(row, output));
         const isLight = output.bytes <= (request.most ?? Infinity);
         const ready = sameForm && isLight && (await this.batches.isThere(row, output));
-        const { variation } = output;
+        const { variation, slide } = output;
         const placement = knownPlacement(row.document, output.placement, lookup);
+        const piece = await pieces.piece(variation);
+        const slides = slidesFor(piece, placement);
         items.push({
-          piece: await pieces.piece(variation),
+          piece: slideOf(piece, slide),
           values: valuesOf(row.variations[variation]!, names),
           brand: row.brand,
           placement,
           variation: variationName(variation, row.variations.length),
+          ...(slides.length > 1 ? { slide: { at: slides.indexOf(slide), of: slides.length } } : {}),
           ...(ready
             ? { ready: { path, result: resultOf(output) } }
-            : { standing: () => pieces.at(variation, placement) }),
+            : { standing: () => pieces.at(variation, placement, slide) }),
         });
       }
     }

@@ -56,9 +56,8 @@ export class Measuring {
     const worker = async (): Promise<void> => {
       while (next < left.length) {
         const one = left[next++]!;
-        const { variation } = one;
-        const standing = await pieces.at(variation, place);
-        const path = made.place(outputName(row, variation, placement));
+        const standing = await pieces.at(one.variation, place, one.slide);
+        const path = made.place(outputName(row, one));
         const task = { ...standing, brand: row.brand, placement: place, path };
         const measured = await pool.measured(task).catch(() => undefined);
         if (measured) await written.add({ ...one, measured });
@@ -70,7 +69,7 @@ export class Measuring {
 }
 
 /** One that was made again since is another file. */
-const nameOf = ({ batch, variation, placement, sha256 }: Output): string =>
-  [batch, variation, placement, sha256].join(" ");
+const nameOf = ({ batch, variation, placement, slide, sha256 }: Output): string =>
+  [batch, variation, placement, slide, sha256].join(" ");
 
 const isSameFile = (one: Output) => and(isOutput(one.batch, one), eq(outputs.sha256, one.sha256));

@@ -42,8 +42,10 @@ export class Remaking {
     const files = outdatedFiles(madeOf(row), now, row.request.placements);
     if (files.length === 0) return;
     const { store, made, jobs } = this.context;
-    for (const { variation, placement } of files)
-      await made.remove(outputName(row, variation, placement));
+    const gone = new Set(files.map(({ variation, placement }) => `${variation} ${placement}`));
+    const there = await store.read.select().from(outputs).where(eq(outputs.batch, row.id));
+    for (const file of there)
+      if (gone.has(`${file.variation} ${file.placement}`)) await made.remove(outputName(row, file));
     const { document, brand, places, variations } = now;
     await store.write(async (tx) => {
       const kept = { document, brand, places: [...places], variations: [...variations] };

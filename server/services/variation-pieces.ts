@@ -3,6 +3,7 @@ import { appliedWherePossible } from "../../core/edit";
 import type { Piece } from "../../core/piece";
 import type { Placement } from "../../core/placements";
 import type { Composition } from "../../core/siblings";
+import { slideOf } from "../../core/strip";
 import type { RenderPool } from "../render/pool";
 import { Alike } from "./alike";
 import type { BatchRow } from "./batch-runner";
@@ -18,9 +19,13 @@ export class VariationPieces {
     this.alike = Alike.of(row, pool);
   }
 
-  /** One as it is painted at a placement: as its siblings stand, unless it was changed by hand. */
-  async at(index: number, placement: Placement): Promise<{ piece: Piece; alike?: Composition }> {
-    const piece = await this.piece(index);
+  /** One as it is painted at a placement, or one of its slides: as its siblings stand, unless it was changed by hand. */
+  async at(
+    index: number,
+    placement: Placement,
+    slide = 0,
+  ): Promise<{ piece: Piece; alike?: Composition }> {
+    const piece = slideOf(await this.piece(index), slide);
     const siblings = this.variation(index).edit
       ? undefined
       : await this.alike?.composition(piece.message, placement);

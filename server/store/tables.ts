@@ -148,6 +148,8 @@ export const outputs = sqliteTable(
       .references(() => batches.id, { onDelete: "cascade" }),
     variation: integer("variation").notNull(),
     placement: text("placement").notNull(),
+    /** Of a strip: which of its slides, from 0. */
+    slide: integer("slide").notNull().default(0),
     width: integer("width").notNull(),
     height: integer("height").notNull(),
     bytes: integer("bytes").notNull(),
@@ -158,7 +160,9 @@ export const outputs = sqliteTable(
     /** Null until somebody wants to see it. */
     measured: text("measured", { mode: "json" }).$type<Measured>(),
   },
-  (table) => [primaryKey({ columns: [table.batch, table.variation, table.placement] })],
+  (table) => [
+    primaryKey({ columns: [table.batch, table.variation, table.placement, table.slide] }),
+  ],
 );
 
 /** What a person has decided of a variation, and noted. */
@@ -201,9 +205,12 @@ export const failures = sqliteTable(
       .references(() => batches.id, { onDelete: "cascade" }),
     variation: integer("variation").notNull(),
     placement: text("placement").notNull(),
+    slide: integer("slide").notNull().default(0),
     message: text("message").notNull(),
   },
-  (table) => [primaryKey({ columns: [table.batch, table.variation, table.placement] })],
+  (table) => [
+    primaryKey({ columns: [table.batch, table.variation, table.placement, table.slide] }),
+  ],
 );
 
 /** What is made in the background; a job has the id of the batch or delivery that it makes. */

@@ -120,6 +120,24 @@ describe("a strip of slides", () => {
     expect(once.map(({ slide: number }) => number)).to.deep.equal([undefined]);
   });
 
+  it("varies on any of its slides, and is chosen among with all of them in sight", async () => {
+    const page = await stage.open("/pieces/along-the-quay/batch");
+    await page
+      .getByRole("textbox", { name: "Paste a table" })
+      .fill("headline\tSlide 2 headline\nBoats\tThe tide\nNets\tThe mending\n");
+    await page.getByRole("button", { name: "Use this table" }).click();
+    await page.getByText(/^2 variations on 3 sizes, all slides: 30 files$/).waitFor();
+    await page.getByRole("button", { name: "Make batch" }).click();
+    await page.getByText("30 of 30 files").waitFor({ timeout: 60_000 });
+    await page.getByRole("link", { name: "Choose among them" }).click();
+    const others = page.getByRole("group", { name: "The other slides" });
+    await others.getByRole("link").first().waitFor();
+    expect(await others.getByRole("link").count()).to.equal(4);
+    await page.getByText("Slide 2 headline").waitFor();
+    await page.getByText("The tide").first().waitFor();
+    expect(await findings(page)).to.deep.equal([]);
+  });
+
   it("begins as a whole set with an outline of one's own, takes another, and is told in order", async () => {
     const page = await stage.open("/templates");
     await page.getByRole("textbox", { name: "What should it say?" }).fill(OUTLINE);

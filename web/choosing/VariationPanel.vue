@@ -24,6 +24,8 @@ const toasts = useToasts();
 const router = useRouter();
 
 const WIDTH = 300;
+/** How high the other slides of a strip are shown, in CSS pixels. */
+const SMALL = 120;
 const isHeated = ref(false);
 const shownImage = shallowRef<HTMLImageElement>();
 const note = ref("");
@@ -108,6 +110,22 @@ useEventListener("keydown", (event: KeyboardEvent) => {
       <HeatMap v-if="isHeated" :key="variation.index" :source="shownImage" />
     </div>
     <p v-else class="quiet">Not made yet.</p>
+    <div
+      v-if="variation.slides"
+      class="slides"
+      role="group"
+      aria-label="The other slides"
+      tabindex="0"
+    >
+      <a
+        v-for="{ slide, url } in variation.slides"
+        :key="slide"
+        :href="url"
+        target="_blank"
+        :aria-label="`Slide ${slide + 1}, full size`"
+        ><img :src="thumbnailOf(url, SMALL)" alt="" :height="SMALL"
+      /></a>
+    </div>
     <div class="line">
       <strong class="number">{{ variation.name }}</strong>
       <label class="heat"
@@ -180,6 +198,17 @@ useEventListener("keydown", (event: KeyboardEvent) => {
   display: block;
   max-width: 100%;
   max-height: 340px;
+}
+
+.slides {
+  display: flex;
+  gap: 6px;
+  overflow-x: auto;
+}
+
+.slides img {
+  display: block;
+  width: auto;
 }
 
 .decide {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { NButton, NCheckbox, NPopconfirm, NRadio, NRadioGroup, NSelect } from "naive-ui";
 import { computed } from "vue";
+import { isStrip } from "../../../core/strip";
 import { useBatch } from "./batch";
 import { useAddPictures } from "../../common/add-pictures";
 import FileButton from "../../ui/FileButton.vue";
@@ -15,6 +16,9 @@ import { sizeOf } from "../../common/size-of";
 /** In the ledger: how the table is combined, for which sizes, and how much that makes. */
 const batch = useBatch();
 const open = usePiece();
+
+/** The slides of a strip are laid out each for itself. */
+const strip = computed(() => open.whole !== undefined && isStrip(open.whole));
 
 /** What is added varies at once. */
 const { progress, add, stop } = useAddPictures(
@@ -33,6 +37,7 @@ const count = computed(() => {
   if (!plan) return "";
   const variations = counted(plan.variations, "variation");
   const sizes = counted(batch.placements.length, "size");
+  if (strip.value) return `${variations} on ${sizes}, all slides: ${counted(plan.files, "file")}`;
   return `${variations} × ${sizes} = ${counted(plan.files, "file")}`;
 });
 
@@ -80,7 +85,7 @@ function toggle(list: string[], id: string): string[] {
       <legend>Never together</legend>
       <NeverList v-model="batch.never" :columns="batch.columns" />
     </fieldset>
-    <fieldset>
+    <fieldset v-if="!strip">
       <legend>Layout</legend>
       <NRadioGroup v-model:value="batch.alike" name="alike"
         ><NRadio :value="true">As a set: same layout, same type size</NRadio

@@ -2,6 +2,7 @@
 import { computed } from "vue";
 import { applyVariation, readTable, type SlotValue, type Table } from "../../../core/batch";
 import { slotName } from "../../../core/message";
+import { slideOf } from "../../../core/strip";
 import { listed } from "../../common/counted";
 import GraphicTile from "../../common/GraphicTile.vue";
 import { useLibrary } from "../../common/library";
@@ -11,7 +12,7 @@ import { useSharedWall } from "../../wall/wall-key";
 import { usePiece } from "../piece";
 import { useBatch } from "./batch";
 
-/** What a row makes of the piece, while it is written: its lead, with the row's words and pictures. */
+/** What a row makes of the piece, or of the slide that is worked on, while it is written: its lead, with the row's values. */
 const props = defineProps<{ table: Table; row: number }>();
 
 /** In CSS pixels, and squared. */
@@ -23,7 +24,9 @@ const batch = useBatch();
 /** The piece with its own words. */
 const whole = useSharedWall();
 const library = useLibrary();
-const piece = computed(() => open.piece && applyVariation(open.piece, { message: said() }));
+const piece = computed(
+  () => open.whole && slideOf(applyVariation(open.whole, { message: said() }), open.slide),
+);
 const lead = computed(() => piece.value && library.placementOf(piece.value, piece.value.lead));
 const chosen = computed(() => open.placements.filter(({ id }) => batch.placements.includes(id)));
 const wall = useWall({
@@ -49,7 +52,7 @@ function said(): Record<string, SlotValue> {
   const said: Record<string, SlotValue> = {};
   const rows = [props.table.rows[props.row] ?? []];
   try {
-    const read = readTable({ ...props.table, rows }, open.piece!, library.pictures);
+    const read = readTable({ ...props.table, rows }, open.whole!, library.pictures);
     for (const [slot, value] of Object.entries(read.rows[0] ?? {})) if (value) said[slot] = value;
   } catch {
     // No column is for a slot, as is said beneath the table: the piece's own words stay.

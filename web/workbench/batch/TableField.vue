@@ -14,9 +14,13 @@ import TextField from "../../ui/TextField.vue";
 const batch = useBatch();
 const open = usePiece();
 const text = ref("");
-const slots = computed(() => Object.keys(open.piece?.message ?? {}));
-const example = computed(() => slots.value.slice(0, 3).join(", "));
-const kept = computed(() => (open.piece ? slotsWithAlternatives(open.piece) : []));
+const example = computed(() =>
+  batch.slots
+    .slice(0, 3)
+    .map(({ name }) => name)
+    .join(", "),
+);
+const kept = computed(() => (open.whole ? slotsWithAlternatives(open.whole) : []));
 
 async function take(file: File | undefined): Promise<void> {
   if (file) await batch.read(file);

@@ -37,19 +37,25 @@ const steps = computed(() => [
 ]);
 const block = ref<grid.Block>({ row: 0, column: 0, rows: 1, columns: 1 });
 
-const slots = computed(() => Object.keys(open.piece?.message ?? {}));
 const unused = computed(() =>
   table.value.columns.flatMap((heading, column) =>
-    slotNamed(heading, slots.value) ? [] : [{ heading: heading || "no heading", column }],
+    slotNamed(heading, batch.slots) ? [] : [{ heading: heading || "no heading", column }],
   ),
 );
 /** Slots that no column is for yet. */
 const free = computed(() =>
-  slots.value
+  batch.slots
     .filter((slot) => !table.value.columns.some((heading) => slotNamed(heading, [slot])))
-    .map((slot) => ({ value: slot, label: slotName(slot) })),
+    .map(({ name }) => ({ value: name, label: slotName(name) })),
 );
 const notes = computed(() => [...batch.tableNotes, ...(batch.plan?.notes ?? [])]);
+
+/** The slide that is worked on is the one whose words are written. */
+function select(to: grid.Block): void {
+  block.value = to;
+  const slot = slotNamed(table.value.columns[to.column] ?? "", batch.slots);
+  if (slot) open.slide = slot.slide;
+}
 
 function edit(by: (table: Table, block: grid.Block) => Table): void {
   table.value = by(table.value, block.value);
@@ -65,7 +71,7 @@ function edit(by: (table: Table, block: grid.Block) => Table): void {
         @change="table = $event"
         @undo="undo()"
         @redo="redo()"
-        @select="block = $event"
+        @select="select"
       />
       <RowPreview v-if="table.rows[block.row]" :table="table" :row="block.row" />
     </div>

@@ -9,6 +9,7 @@ import {
   type ResultsAnswer,
 } from "../../../core/api";
 import {
+  batchSlots,
   slotNamed,
   SPREAD_COLUMN,
   tableOfAlternatives,
@@ -61,9 +62,9 @@ export const useBatch = defineStore("batch", () => {
   const batches = shallowRef<BatchAnswer[]>([]);
   let beginning: { piece: string; next: ResultsAnswer["next"] } | undefined;
 
-  const pictureSlot = computed(
-    () => Object.entries(open.piece?.message ?? {}).find(([, filling]) => isPicture(filling))?.[0],
-  );
+  /** What can vary, on all slides. */
+  const slots = computed(() => (open.whole ? batchSlots(open.whole) : []));
+  const pictureSlot = computed(() => slots.value.find(({ filling }) => isPicture(filling))?.id);
   const request = computed<BatchRequest | undefined>(() => {
     const varies = pictures.value.length > 0 || spreads.value.length > 0;
     if (!table.value && !varies) return undefined;
@@ -84,25 +85,24 @@ export const useBatch = defineStore("batch", () => {
   });
   /** All that varies, in the order in which it is mixed. */
   const columns = computed<BatchColumn[]>(() => {
-    const { piece, brand } = open;
-    if (!piece || !brand) return [];
-    const slots = Object.keys(piece.message);
+    const { brand } = open;
+    if (!brand) return [];
     const ofTable = (table.value?.columns ?? []).flatMap((heading, at) => {
-      const name = slotNamed(heading, slots);
-      if (!name || (name === pictureSlot.value && pictures.value.length > 0)) return [];
+      const slot = slotNamed(heading, slots.value);
+      if (!slot || (slot.id === pictureSlot.value && pictures.value.length > 0)) return [];
       const cells = new Set(table.value!.rows.map((row) => row[at]?.trim() ?? ""));
       const values = [...cells].filter(Boolean).map((cell) => ({ key: cell, label: cell }));
-      return [{ name, label: slotName(name), values }];
+      return [{ name: slot.id, label: slotName(slot.name), values }];
     });
     const named = (id: string): string =>
       library.pictures.find((one) => one.id === id)?.name ?? "a picture";
-    const slot = pictureSlot.value;
+    const slot = slots.value.find(({ id }) => id === pictureSlot.value);
     const ofPictures =
       slot && pictures.value.length > 0
         ? [
             {
-              name: slot,
-              label: slotName(slot),
+              name: slot.id,
+              label: slotName(slot.name),
               values: pictures.value.map((id) => ({ key: id, label: named(id) })),
             },
           ]
@@ -176,13 +176,13 @@ export const useBatch = defineStore("batch", () => {
 
   /** The piece's own words are the first row. */
   function begin(): void {
-    if (open.piece) table.value = tableOfWords(open.piece);
+    if (open.whole) table.value = tableOfWords(open.whole);
   }
 
   /** The wordings that the piece keeps, each with each of the others. */
   function takeAlternatives(): void {
-    if (!open.piece) return;
-    table.value = tableOfAlternatives(open.piece);
+    if (!open.whole) return;
+    table.value = tableOfAlternatives(open.whole);
     pairing.value = "every-mix";
   }
 
@@ -241,6 +241,7 @@ export const useBatch = defineStore("batch", () => {
     pictures,
     spreads,
     columns,
+    slots,
     placements,
     format,
     scale,
