@@ -5,6 +5,7 @@ import { breaksRule, choose, isAsArranged, isNothing, NOTHING_DECIDED } from "./
 import { inSuitedFrames, recomposed, type CostTerms, type Layout } from "./refit";
 import { resolve, type ResolvedPiece, type Sources } from "./resolve";
 import { compose, type Scene } from "./scene";
+import { shownAt } from "./strip";
 
 export interface Made {
   layout: Layout;
@@ -21,7 +22,7 @@ export function makeScene(
   placement: Placement,
   sources: Sources,
 ): Made {
-  return finishScene(resolve(piece, brand, placement.id, sources), placement);
+  return finishScene(resolved(piece, brand, placement, sources), placement);
 }
 
 /** As `makeScene` for many placements; what they share is looked up once. */
@@ -31,13 +32,14 @@ export function makeScenes(
   placements: readonly Placement[],
   sources: Sources,
 ): Made[] {
-  let shared: ResolvedPiece | undefined;
+  const shared = new Map<Piece, ResolvedPiece>();
   const local = new Set(piece.sizes.filter(isLocal).map((size) => size.placement));
   return placements.map((placement) => {
-    const resolved = local.has(placement.id)
-      ? resolve(piece, brand, placement.id, sources)
-      : (shared ??= resolve(piece, brand, placement.id, sources));
-    return finishScene(resolved, placement);
+    const shown = shownAt(piece, placement);
+    const known = local.has(placement.id) ? undefined : shared.get(shown);
+    const found = known ?? resolved(piece, brand, placement, sources);
+    if (!local.has(placement.id)) shared.set(shown, found);
+    return finishScene(found, placement);
   });
 }
 
@@ -54,12 +56,12 @@ export function alternatives(
   sources: Sources,
 ): Layout[] {
   const sizes = piece.sizes.map(({ layout: _picked, ...size }) => size);
-  const resolved = resolve({ ...piece, sizes }, brand, placement.id, sources);
+  const unpicked = resolved({ ...piece, sizes }, brand, placement, sources);
   const found: Layout[] = [];
   for (const sort of [({ kind }: LayoutId) => kind, layoutKey]) {
     while (found.length < MOST_ALTERNATIVES) {
       const taken = new Set(found.map(({ layoutId }) => sort(layoutId)));
-      const next = choose(resolved, placement, { only: (id) => !taken.has(sort(id)) });
+      const next = choose(unpicked, placement, { only: (id) => !taken.has(sort(id)) });
       if (isNothing(next) || found.some((one) => sameLayout(one.layoutId, next.layoutId))) break;
       found.push(next);
     }
@@ -97,17 +99,21 @@ export function fitLead(
   sources: Sources,
 ): Fitted {
   const piece = inSuitedFrames(resolve(given, brand, placement.id, sources));
-  const resolved = resolve(piece, brand, placement.id, sources);
-  const layout = choose(resolved, placement, { decided: NOTHING_DECIDED });
+  const asComposed = resolve(piece, brand, placement.id, sources);
+  const layout = choose(asComposed, placement, { decided: NOTHING_DECIDED });
   if (isAsArranged(layout)) return { piece, layout, scene: compose(layout), cost: layout.cost };
-  const fitted = recomposed(resolved.piece, layout);
+  const fitted = recomposed(asComposed.piece, layout);
   return { piece: fitted, cost: layout.cost, ...makeScene(fitted, brand, placement, sources) };
 }
 
 /** The piece alone, with its lead fitted. */
 export const fittedPiece = (...about: Parameters<typeof fitLead>): Piece => fitLead(...about).piece;
 
-function finishScene(resolved: ResolvedPiece, placement: Placement): Made {
-  const layout = choose(resolved, placement);
+/** A piece as the placement shows it, looked up. */
+const resolved = (piece: Piece, brand: Brand, placement: Placement, sources: Sources) =>
+  resolve(shownAt(piece, placement), brand, placement.id, sources);
+
+function finishScene(piece: ResolvedPiece, placement: Placement): Made {
+  const layout = choose(piece, placement);
   return { layout, scene: compose(layout) };
 }

@@ -1,4 +1,4 @@
-import { brandFonts, type Brand } from "./brand";
+import { brandFonts, brandPictures, type Brand } from "./brand";
 import type { FileId } from "./files";
 import { isText, messagePictures, type Piece } from "./piece";
 import { fallbackFonts, shelfTypeface } from "./shelf";
@@ -49,10 +49,12 @@ export async function loadType(
   ]);
 }
 
-/** The stored pictures that a piece shows, logos included. */
-export const piecePictures = (piece: Piece, brand: Brand): FileId[] => [
-  ...new Set([...brand.logos.map((logo) => logo.file), ...messagePictures(piece.message)]),
-];
+/** The stored pictures that a piece shows, logos included; the profile picture where a node asks for it. */
+export function piecePictures(piece: Piece, { logos, portrait }: Brand): FileId[] {
+  const isSigned = piece.arrangement.some(({ role }) => role === "portrait");
+  const own = brandPictures({ logos, ...(isSigned ? { portrait } : {}) });
+  return [...new Set([...own, ...messagePictures(piece.message)])];
+}
 
 /** Whether any node is an icon, so that the icon set is needed. */
 export const needsIcons = (piece: Piece): boolean =>

@@ -70,6 +70,8 @@ export const Brand = z.object({
   colours: z.array(BrandColour).min(1),
   typefaces: z.object({ headline: Typeface, text: Typeface, accent: Typeface.optional() }),
   logos: z.array(Logo).default([]),
+  /** The profile picture: who speaks, as channels show them in a circle. */
+  portrait: FileId.optional(),
   voice: z
     .object({
       handle: z.string().default(""),
@@ -99,6 +101,11 @@ export type Brand = z.infer<typeof Brand>;
 export const typefacesOf = ({ typefaces: { headline, text, accent } }: Brand): Typeface[] =>
   accent ? [headline, text, accent] : [headline, text];
 
+/** The stored pictures that a kit itself names. */
+export const brandPictures = ({ logos, portrait }: Pick<Brand, "logos" | "portrait">): FileId[] => [
+  ...new Set([...logos.map(({ file }) => file), ...(portrait ? [portrait] : [])]),
+];
+
 /** Every file that a brand needs before a piece of it can be laid out. */
 export const brandFonts = (brand: Brand): FileId[] => [
   ...new Set(typefacesOf(brand).flatMap(({ faces }) => faces.map(({ file }) => file))),
@@ -106,5 +113,5 @@ export const brandFonts = (brand: Brand): FileId[] => [
 
 export const brandFiles = (brand: Brand): FileId[] => [
   ...brandFonts(brand),
-  ...new Set(brand.logos.map((logo) => logo.file)),
+  ...brandPictures(brand),
 ];

@@ -67,10 +67,15 @@ function withOwnWords({ arrangement, message }: Piece): Node[] {
 }
 
 /** A logo that a person left out is not shown either where the arrangement drew it. */
-const withoutLogo = (arrangement: Node[], { without = [] }: Piece): Node[] =>
-  without.includes("logo") && arrangement.some(isLogo)
-    ? arrangement.filter((node) => !isLogo(node))
-    : arrangement;
+function withoutLogo(arrangement: Node[], { without = [] }: Piece): Node[] {
+  const goes = (node: Node): boolean =>
+    isLogo(node) && (without.includes("logo") || (isSigned(arrangement) && !node.strip));
+  return arrangement.some(goes) ? arrangement.filter((node) => !goes(node)) : arrangement;
+}
+
+/** A slide with the profile picture and the name on it says whose it is. */
+const isSigned = (arrangement: readonly Node[]): boolean =>
+  arrangement.some(({ role, strip }) => role === "portrait" && strip !== undefined);
 
 const isLogo = ({ role }: Node): boolean => role === "logo";
 
@@ -144,7 +149,7 @@ function missingPictures({ message }: Piece, arrangement: readonly Node[]): Want
 }
 
 function missingLogo({ without = [] }: Piece, arrangement: readonly Node[]): Wanted[] {
-  const there = without.includes("logo") || arrangement.some(isLogo);
+  const there = without.includes("logo") || isSigned(arrangement) || arrangement.some(isLogo);
   return there ? [] : [{ id: "logo", kind: "picture", role: "logo", style: {} }];
 }
 

@@ -12,6 +12,7 @@ export function compareBrands(before: Brand, after: Brand): string[] {
     ...compareTypefaces(before.typefaces, after.typefaces),
     ...compareVoice(before.voice, after.voice),
     ...compareLogos(before.logos, after.logos),
+    ...(before.portrait === after.portrait ? [] : [kitWords.changed({ what: "portrait" })]),
     ...compareDefaults(before.defaults, after.defaults),
     ...(same(before.spreads, after.spreads) ? [] : [kitWords.spreads()]),
   ];
@@ -89,10 +90,19 @@ const compareVoice = (before: Brand["voice"], after: Brand["voice"]): string[] =
 export const looksOther = (before: Brand, after: Brand): boolean =>
   !same(contentsOf(before), contentsOf(after));
 
-const contentsOf = ({ colours, typefaces, logos, defaults, spreads, voice }: Brand): unknown => [
+const contentsOf = ({
+  colours,
+  typefaces,
+  logos,
+  portrait,
+  defaults,
+  spreads,
+  voice,
+}: Brand): unknown => [
   colours.map(({ id, hex, role }) => [id, hex.toUpperCase(), role]),
   typefaces,
   logos,
+  portrait,
   defaults,
   spreads,
   voice.handle,

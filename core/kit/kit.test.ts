@@ -53,6 +53,7 @@ describe("kits compared", () => {
         { id: "moss", name: "Moss", hex: "#445533", role: "free" as const },
       ],
       voice: { ...brand.voice, tone: "Loud." },
+      portrait: undefined,
     };
     expect(compareBrands(brand, after)).to.deep.equal([
       "Tide #123A3F → #15444A",
@@ -60,6 +61,7 @@ describe("kits compared", () => {
       "Moss #445533 added",
       `${rest[0]!.name} ${rest[0]!.hex} taken out`,
       "Tone changed",
+      "Profile picture changed",
     ]);
   });
 });

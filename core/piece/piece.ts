@@ -62,6 +62,7 @@ export const Role = z.enum([
   "badge",
   "cta",
   "handle",
+  "portrait",
   "site",
   "logo",
   "photo",
@@ -178,7 +179,15 @@ export const Slide = z.object({
 export type Slide = z.infer<typeof Slide>;
 
 /** What stands at the same spot on every slide. */
-export const RunningKind = z.enum(["handle", "site", "logo", "line", "page-mark", "swipe-cue"]);
+export const RunningKind = z.enum([
+  "handle",
+  "portrait",
+  "site",
+  "logo",
+  "line",
+  "page-mark",
+  "swipe-cue",
+]);
 export type RunningKind = z.infer<typeof RunningKind>;
 
 /** `text` is its words, where they are not the brand's or counted; on the first and last slide it may be absent. */

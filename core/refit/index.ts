@@ -2,6 +2,7 @@ export type { Bent, CostTerms, Layout, LeftOut, LeftOutReason, Placed, Scrim } f
 export { refit, type RefitOptions } from "./refit";
 export { recomposed, roomOf } from "./recompose";
 export { groundBehind, wordGround } from "./pictures/ground";
+export { faceBox } from "./words/portrait";
 export { clearSpace, logoInk } from "./words/logo";
 export { inSuitedFrames } from "./pictures/frames";
 export { holdsSubject, isCut, isWhole, seenParts, type SeenPart } from "./pictures/subjects";

@@ -38,6 +38,7 @@ export const roleStyles: Record<Role, RoleStyle> = {
   byline: { ...text, weight: 600, importance: 3 },
   cta: { ...text, colour: "on-action", weight: 700, leading: 1.25, importance: 4 },
   handle: { ...text, weight: 500, importance: 2 },
+  portrait: { ...text, weight: 400, importance: 2 },
   site: { ...text, weight: 500, importance: 2 },
   "page-mark": { ...text, weight: 500, importance: 1 },
   "swipe-cue": { ...text, weight: 500, importance: 1 },

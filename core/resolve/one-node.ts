@@ -19,7 +19,7 @@ import type { TypeStyle, Optical } from "../type";
 import { roleStyles } from "./defaults";
 import { versionsOf, emblemOf, emblemColour } from "./logos";
 import type { Sources } from "./resolve";
-import type { ResolvedNode, AbsentReason, TextNode } from "./resolved";
+import type { ResolvedNode, AbsentReason, PictureNode, TextNode } from "./resolved";
 import { StyleReader } from "./style-reader";
 
 /** Bold type from this weight on is made bolder still where it is to stand out. */
@@ -104,7 +104,8 @@ export class OneNode {
 
   private get words(): string {
     const filling = this.node.slot ? this.piece.message[this.node.slot] : undefined;
-    const typed = isText(filling) ? filling.text.trim() : this.fromVoice();
+    const own = isText(filling) ? filling.text.trim() : undefined;
+    const typed = this.node.role === "portrait" ? this.signed(own) : (own ?? this.fromVoice());
     const words = withQuotes(typed, this.languageOf(typed));
     return this.node.part === undefined ? words : priceParts(words)[this.node.part];
   }
@@ -136,6 +137,7 @@ export class OneNode {
       valign: style.valign ?? "top",
       columns: style.columns ?? 1,
       ...this.plate(),
+      ...this.portrait,
     };
   }
 
@@ -217,6 +219,30 @@ export class OneNode {
     if (this.node.role === "handle") return this.brand.voice.handle;
     if (this.node.role === "site") return this.brand.voice.site;
     return "";
+  }
+
+  /** Who speaks: a name, the brand's where none is given, over the handle. */
+  private signed(name: string = this.brand.name): string {
+    const { handle } = this.brand.voice;
+    return [`*${name}*`, ...(handle ? [handle] : [])].join("\n");
+  }
+
+  /** The profile picture of the kit, if it has one. */
+  private get portrait(): { portrait?: PictureNode } {
+    const { brand, sources } = this;
+    const file = brand.portrait === undefined ? undefined : sources.pictures(brand.portrait);
+    if (this.node.role !== "portrait" || !file) return {};
+    const { slot: _words, pin: _pin, ...common } = this.common;
+    const portrait: PictureNode = {
+      ...common,
+      type: "picture",
+      file,
+      subject: subjectOf(file, file.areas),
+      framing: AS_IT_IS,
+      frame: this.style.shapeSpec("ellipse"),
+      adjust: {},
+    };
+    return { portrait };
   }
 
   private get hasPlate(): boolean {

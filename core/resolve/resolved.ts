@@ -73,6 +73,8 @@ export interface TextNode extends Common {
   /** Of a list, at the lead size. */
   columns: number;
   plate?: ResolvedPlate;
+  /** The face that stands beside the words, in a circle. */
+  portrait?: PictureNode;
 }
 
 export interface PictureNode extends Common {

@@ -1,7 +1,7 @@
 import type { Brand } from "../brand";
 import type { Box } from "../geometry";
 import type { Layout } from "../refit";
-import { codeItems, iconItem, logoItems, pictureItems, shapeItems } from "./figures";
+import { codeItems, faceItems, iconItem, logoItems, pictureItems, shapeItems } from "./figures";
 import type { Scene, SceneItem } from "./scene";
 import type { NodeMeasures } from "./measures";
 import { textItems } from "./text";
@@ -25,7 +25,7 @@ function itemsOf(measures: NodeMeasures, { defaults }: Brand): SceneItem[] {
   const { node, box, also } = measures.placed;
   switch (node.type) {
     case "text":
-      return textItems(measures, node);
+      return [...textItems(measures, node), ...faceItems(measures, node.portrait)];
     case "picture":
       return [...pictureItems(measures, node), ...scrimItems(measures)];
     case "logo":

@@ -1,7 +1,7 @@
 import { oklabStops, type Hex } from "../colour";
 import { box, centre, intersect, type Box } from "../geometry";
-import { containedIn, seenInFrame, type View } from "../picture";
-import { logoInk } from "../refit";
+import { containedIn, cropTo, seenInFrame, type View } from "../picture";
+import { faceBox, logoInk } from "../refit";
 import type {
   CodeNode,
   Corner,
@@ -110,6 +110,15 @@ export function pictureItems(measures: NodeMeasures, node: PictureNode): SceneIt
     ...(ground ? [flat(ground)] : []),
     item,
   ];
+}
+
+/** The face that stands before words, in its circle. */
+export function faceItems(measures: NodeMeasures, face: PictureNode | undefined): SceneItem[] {
+  const { text } = measures.placed;
+  if (!face || !text) return [];
+  const at = faceBox(text);
+  const crop = cropTo(face.file, at, face.subject, face.framing);
+  return pictureItems({ ...measures, placed: { node: face, box: at, crop, turn: 0 } }, face);
 }
 
 const UPRIGHT: Omit<View, "crop"> = { turn: 0, flipH: false, flipV: false };

@@ -12,7 +12,7 @@ export {
   type PictureNames,
 } from "./outline";
 export { RUNNING } from "./running";
-export { slideName, slidesFor, tooManyFor } from "./shown";
+export { shownAt, slideName, slidesFor, tooManyFor } from "./shown";
 export {
   FIRST_SLIDE,
   isStrip,

@@ -7,6 +7,7 @@ import {
   type Running,
   type Role,
   type RunningKind,
+  type Style,
 } from "../piece";
 import { keptArea, shippedPlacement } from "../placements";
 
@@ -19,6 +20,8 @@ const WIDTH = 0.5;
 /** What each is called, and where it usually stands. */
 export const RUNNING: Record<RunningKind, { name: string; usual: Omit<Running, "kind"> }> = {
   handle: { name: "Handle", usual: usual("left", "bottom") },
+  // Who speaks; as common on the first slide as on all.
+  portrait: { name: "Profile picture and name", usual: usual("left", "bottom") },
   site: { name: "Site", usual: usual("centre", "bottom", { first: false }) },
   logo: { name: "Logo", usual: usual("left", "top", { first: false }) },
   // What one does, or where more is to be found; common practice from the second slide on.
@@ -89,12 +92,16 @@ function roomOf(strip: Piece): { room: Box; short: number } | undefined {
   return { room: kept, short: Math.min(frame.width, frame.height) };
 }
 
+const SET: Partial<Record<RunningKind, Style>> = { portrait: { gap: 0, leading: 1.25 } };
+
 function nodeOf(
   { kind, pin }: Running,
   { room, short }: { room: Box; short: number },
   slot: string | undefined,
 ): Node {
   const size = SIZE * short;
+  // A face stands before its name.
+  const align = kind === "portrait" ? "start" : (pin.h ?? "left");
   const [width, height] = [WIDTH * room.width, LINE * size];
   const x = { left: room.x, centre: room.x + (room.width - width) / 2, right: right(room) - width };
   const y = {
@@ -112,6 +119,6 @@ function nodeOf(
     keep: "always",
     strip: "running",
     locked: true,
-    style: kind === "logo" ? {} : { size, align: pin.h ?? "left", colour: "support", type: "text" },
+    style: kind === "logo" ? {} : { size, ...SET[kind], align, colour: "support", type: "text" },
   };
 }

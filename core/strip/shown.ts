@@ -14,6 +14,23 @@ function saysSomething(strip: Piece, index: number): boolean {
 const takesSlides = ({ slides, use }: Placement): boolean =>
   slides !== undefined || use === "story";
 
+const alone = new WeakMap<Piece, Piece>();
+
+/** A slide as a placement shows it: where it stands alone there, without what runs through all slides and leads to the next. */
+export function shownAt(slide: Piece, placement: Placement): Piece {
+  const running = slide.arrangement.filter(({ strip }) => strip === "running");
+  if (takesSlides(placement) || running.length === 0) return slide;
+  let shown = alone.get(slide);
+  if (!shown) {
+    const arrangement = slide.arrangement.filter((node) => !running.includes(node));
+    const said = Object.entries(slide.message);
+    const own = said.filter(([slot]) => !running.some((node) => node.slot === slot));
+    shown = { ...slide, arrangement, message: Object.fromEntries(own) };
+    alone.set(slide, shown);
+  }
+  return shown;
+}
+
 /**
  * The slides of a piece that go to a placement, in order: all that say something where it shows a row of them, else the
  * first. A piece that is no strip is its own and only one.

@@ -6,6 +6,7 @@ const roleNames: Record<string, string> = {
   cta: "Call to action",
   "page-mark": "Page mark",
   "swipe-cue": "Swipe cue",
+  portrait: "Profile picture and name",
 };
 
 /** A role as a person calls it. */

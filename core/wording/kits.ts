@@ -24,6 +24,7 @@ type FaceRole = keyof typeof FACES;
 const FACES = { headline: "Headlines", text: "Text", accent: "Accents" } as const;
 
 const PARTS = {
+  portrait: "Profile picture",
   corner: "Corners",
   treatment: "Picture treatment",
   plateStrength: "Plate strength",

@@ -76,6 +76,13 @@ describe("a strip of slides", () => {
     await saved();
     const { running } = await stored();
     expect(running!.find(({ kind }) => kind === "handle")!.text).to.equal("@quillmere_museum");
+    // The face has the handle beside it.
+    const shown = (name: string) => page.getByRole("checkbox", { name, exact: true });
+    await shown("Profile picture and name").check();
+    await saved();
+    expect(await shown("Handle").isChecked()).to.equal(false);
+    const kinds = (await stored()).running!.map(({ kind }) => kind);
+    expect(kinds).to.include("portrait").and.to.not.include("handle");
     await painted(page);
     expect(await findings(page)).to.deep.equal([]);
 

@@ -6,6 +6,7 @@ import KitColours from "./KitColours.vue";
 import KitDefaults from "./KitDefaults.vue";
 import KitLogos from "./KitLogos.vue";
 import KitPairs from "./KitPairs.vue";
+import KitPortrait from "./KitPortrait.vue";
 import KitTypefaces from "./KitTypefaces.vue";
 import KitVoice from "./KitVoice.vue";
 import SpreadBar from "./SpreadBar.vue";
@@ -31,7 +32,10 @@ const errors = computed(() => errorsIn(Brand.safeParse(draft.value)));
   </div>
   <div class="columns">
     <KitLogos v-model="draft.logos" :colours="draft.colours" />
-    <KitDefaults v-model="draft.defaults" :colours="draft.colours" />
+    <div class="stacked">
+      <KitPortrait v-model="draft.portrait" :brand="draft.id" />
+      <KitDefaults v-model="draft.defaults" :colours="draft.colours" />
+    </div>
   </div>
   <section v-if="draft.spreads.length > 0" aria-label="Pinned spreads">
     <h2>Pinned spreads</h2>
@@ -67,6 +71,12 @@ const errors = computed(() => errorsIn(Brand.safeParse(draft.value)));
   display: grid;
   grid-template-columns: 3fr 2fr;
   gap: 40px;
+}
+
+.stacked {
+  display: grid;
+  gap: 28px;
+  align-content: start;
 }
 
 .pinned {

@@ -4,6 +4,7 @@ import { typefacesOf, type Brand } from "../../core/brand";
 import { onColour, tintsOf } from "../../core/colour";
 import type { ListedPiece } from "../../core/api";
 import LogoPlate from "./LogoPlate.vue";
+import PortraitCircle from "./PortraitCircle.vue";
 import { sampleStyle, useTypefaces } from "./use-typeface";
 
 /** What a kit holds, at a glance: colours with their roles and tints, logos, typefaces, voice, and what is made with it. */
@@ -69,6 +70,7 @@ const faces = computed(() => {
         </template>
       </div>
       <h2>Voice</h2>
+      <PortraitCircle v-if="brand.portrait" :file="brand.portrait" />
       <dl>
         <dt>Handle</dt>
         <dd>{{ brand.voice.handle || "none" }}</dd>

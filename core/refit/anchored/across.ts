@@ -6,7 +6,7 @@ import { freeBeside } from "../pictures/media";
 import type { Stage } from "../structure/stage";
 
 /** What runs across the folds of a strip takes the room of the words where it leaves this share of it; else they stand on it. */
-const ENOUGH = 0.3;
+const ENOUGH = 0.24;
 
 /** What this slide sees of what runs across folds: in shares of both sides of the frame, so that it meets at every fold. */
 export const acrossItems = (stage: Stage): Placed[] =>

@@ -8,6 +8,7 @@ import { groupGap } from "../structure/gaps";
 import type { PinnedPlaces, Stage } from "../structure/stage";
 import { buttonBlock, platePad, textBlock, type Block } from "../words/block";
 import { logoIn } from "../words/logo";
+import { besideFace, withFace } from "../words/portrait";
 import { acrossItems, besideAcross } from "./across";
 import { pinnedWords, runningWords, type PinnedWords } from "./anchors";
 
@@ -49,13 +50,15 @@ const isOwn = ({ strip }: PinnedWords): boolean => strip === undefined;
 const PLATE = { padding: 0.4, corner: 0.25 };
 
 /**
- * Running words on a picture that runs across folds have a plate of the ground's colour, so that nothing of the picture is
- * darkened on one slide alone; the letters stand where they stand on all slides.
+ * Running words on a picture that runs across folds, or on the edge of a drawing, have a plate of the ground's colour, so that
+ * nothing of the picture is darkened on one slide alone and no line goes through words; the letters stand where they stand on
+ * all slides.
  */
 function onItsPlate(stage: Stage, item: Placed): Placed {
   const { node, text } = item;
   const isOn = acrossItems(stage).some(
-    ({ node: { type }, box: at }) => type === "picture" && overlaps(at, item.box),
+    ({ node: { type }, box: at }) =>
+      overlaps(at, item.box) && (type === "picture" || !contains(at, item.box)),
   );
   if (!isOn || node.type !== "text" || !text) return item;
   const plate = { ...PLATE, hex: stage.resolved.palette.backdrop, per: "block" } as const;
@@ -101,9 +104,11 @@ function blockOf(stage: Stage, node: PinnedWords, kept: Box): Block | undefined 
 /** Words at a size within a width, on a few lines at most. */
 function textIn(node: TextNode, size: number, width: number): Block | undefined {
   const pad = platePad(node);
-  const set = setAt(node.paragraph, size, width - 2.5 * pad * size, MOST_LINES);
+  const room = width - (2.5 * pad + besideFace(node)) * size;
+  const set = setAt(node.paragraph, size, room, MOST_LINES);
   if (!set) return undefined;
-  return node.plate?.per === "block" ? buttonBlock(node, set, pad) : textBlock(node, set);
+  const words = node.plate?.per === "block" ? buttonBlock(node, set, pad) : textBlock(node, set);
+  return withFace(node, words, size);
 }
 
 /** A block at its edge or corner; the rest keeps to the side of it where it loses the least. */

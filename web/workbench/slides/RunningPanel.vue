@@ -24,8 +24,15 @@ function put(to: readonly Running[]): void {
   if (strip.value) open.becomeWhole({ ...strip.value, running: [...to] });
 }
 const of = (kind: RunningKind): Running | undefined => items.value.find((one) => one.kind === kind);
-const toggle = (kind: RunningKind, on: boolean): void =>
-  put(on ? [...items.value, running(kind)] : items.value.filter((one) => one.kind !== kind));
+/** The handle stands beside the profile picture already. */
+const STANDS_FOR: Partial<Record<RunningKind, RunningKind>> = {
+  portrait: "handle",
+  handle: "portrait",
+};
+function toggle(kind: RunningKind, on: boolean): void {
+  const others = items.value.filter((one) => one.kind !== kind);
+  put(on ? [...others.filter((one) => one.kind !== STANDS_FOR[kind]), running(kind)] : others);
+}
 const change = (kind: RunningKind, part: Partial<Running>): void =>
   put(items.value.map((one) => (one.kind === kind ? { ...one, ...part } : one)));
 
@@ -37,7 +44,8 @@ function withoutHere({ without }: Running, isHere: boolean): string[] {
 }
 
 /** Those whose words may be one's own. */
-const WORDED: readonly RunningKind[] = ["handle", "site", "line", "swipe-cue"];
+const WORDED: readonly RunningKind[] = ["handle", "portrait", "site", "line", "swipe-cue"];
+const hasFace = computed(() => open.brand?.portrait !== undefined);
 
 const PLACES = [
   "top left",
@@ -105,6 +113,12 @@ const MEASURES = [
           :model-value="of(kind)!.text ?? ''"
           @change="change(kind, { text: $event.trim() || undefined } as Partial<Running>)"
         />
+        <RouterLink
+          v-if="kind === 'portrait' && !hasFace && open.brand"
+          class="small"
+          :to="{ name: 'brand', params: { id: open.brand.id } }"
+          >The kit has no profile picture yet: add one there</RouterLink
+        >
         <span class="row">
           <NCheckbox :checked="of(kind)!.first" @update:checked="change(kind, { first: $event })">
             on the first
