@@ -8,6 +8,7 @@ import { benchPixels } from "./pixels";
 import { benchRefit } from "./refit";
 import { benchKeystroke } from "./keystroke";
 import { benchTypesetting } from "./typesetting";
+import { benchSlides } from "./slides";
 import { benchSubjects } from "./subjects";
 import { benchTemplates } from "./templates";
 
@@ -21,6 +22,7 @@ const benches = {
   lists: benchLists,
   memory: benchMemory,
   pixels: benchPixels,
+  slides: benchSlides,
   subjects: benchSubjects,
   templates: benchTemplates,
 };

@@ -202,6 +202,24 @@ describe("a strip of slides", () => {
       .filter({ hasText: /must fix, \d+ to look at/ })
       .waitFor();
     expect(await others.getByRole("region").count()).to.equal(3);
+    // The number beside the step is that of all slides.
+    const said = (await page.getByText(/must fix, \d+ to look at/).innerText()).match(/\d+/g)!;
+    const count = String(Number(said[0]) + Number(said[1]));
+    await page
+      .getByRole("link", { name: new RegExp(`^Preflight ${count === "0" ? "" : count}`) })
+      .waitFor();
+
+    // One looks nearer with Ctrl and the wheel, and that is kept.
+    const first = strip.getByRole("button", { name: "Slide 1", exact: true });
+    const wide = (await first.boundingBox())!.width;
+    await first.hover();
+    await page.keyboard.down("Control");
+    await page.mouse.wheel(0, -240);
+    await page.keyboard.up("Control");
+    await page.waitForFunction(
+      (before) => document.querySelector(".strip li button")!.clientWidth > before,
+      wide,
+    );
     expect(await findings(page)).to.deep.equal([]);
   });
 });

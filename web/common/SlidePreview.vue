@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { computed } from "vue";
+import { computed, watch } from "vue";
 import type { Brand } from "../../core/brand";
 import type { Piece } from "../../core/piece";
 import type { Placement } from "../../core/placements";
+import type { LayoutReport } from "../../core/preflight";
 import { same } from "../../core/same";
 import { slideOf } from "../../core/strip";
 import { useWall } from "../wall/use-wall";
@@ -16,8 +17,14 @@ const props = defineProps<{
   placement: Placement;
   width: number;
   fitted?: boolean;
+  /** Sizes to tell of how it comes out there. */
+  reportsOn?: readonly Placement[];
 }>();
-const emit = defineEmits<{ fitted: [piece: Piece] }>();
+const emit = defineEmits<{
+  fitted: [piece: Piece];
+  reports: [reports: ReadonlyMap<string, LayoutReport>];
+}>();
+const NONE: readonly Placement[] = [];
 /** The same object while nothing of this slide changes: then nothing is laid out again. */
 const piece = computed<Piece | undefined>((before) => {
   const now = props.strip && slideOf(props.strip, props.index);
@@ -26,8 +33,10 @@ const piece = computed<Piece | undefined>((before) => {
 const wall = useWall({
   piece: () => piece.value,
   brand: () => props.brand,
+  reportsOn: () => props.reportsOn ?? NONE,
   ...(props.fitted ? { onFitted: (made: Piece) => emit("fitted", made) } : {}),
 });
+watch(wall.reports, (reports) => props.reportsOn && emit("reports", reports));
 </script>
 
 <template>

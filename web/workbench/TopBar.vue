@@ -6,6 +6,7 @@ import { computed, ref } from "vue";
 import { toAct, type LayoutReport } from "../../core/preflight";
 import type { Step } from "../router";
 import { usePiece } from "./piece";
+import { useSlideReports } from "./slides/slide-reports";
 import { counted } from "../common/counted";
 import BrandMark from "../common/BrandMark.vue";
 import HistoryList from "./HistoryList.vue";
@@ -19,6 +20,7 @@ const props = defineProps<{
 }>();
 
 const open = usePiece();
+const slides = useSlideReports();
 
 const names: Record<Step, string> = {
   message: "Message",
@@ -28,9 +30,11 @@ const names: Record<Step, string> = {
   preflight: "Preflight",
   deliver: "Deliver",
 };
-const toLookAt = computed(() =>
-  toAct([...props.reports.values()].flatMap((report) => report.findings)),
-);
+/** Of a strip on all its slides. */
+const toLookAt = computed(() => {
+  const others = slides.others.flatMap(({ id }) => [...(slides.of(id)?.values() ?? [])]);
+  return toAct([...props.reports.values(), ...others].flatMap((report) => report.findings));
+});
 const mustFix = computed(() => toLookAt.value.some((finding) => finding.level === "must-fix"));
 const sizes = computed(() => open.piece?.sizes.length ?? 0);
 

@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { computed, ref } from "vue";
+import { computed } from "vue";
 import { checkPiece, toAct } from "../../../core/preflight";
 import { counted } from "../../common/counted";
-import { isStrip, slideIds } from "../../../core/strip";
 import FindingCard from "./FindingCard.vue";
 import SlideFindings from "./SlideFindings.vue";
 import WallTile from "../sizes/WallTile.vue";
 import { useBench } from "../bench";
+import { useSlideReports } from "../slides/slide-reports";
 import { usePiece } from "../piece";
 import { wallWidths } from "../../wall/packing";
 import { useSharedWall } from "../../wall/wall-key";
@@ -15,6 +15,7 @@ import { useSharedWall } from "../../wall/wall-key";
 const open = usePiece();
 const bench = useBench();
 const wall = useSharedWall();
+const slides = useSlideReports();
 
 const widths = computed(() => wallWidths(open.placements, 0.8));
 const all = computed(() => {
@@ -32,24 +33,18 @@ const withFindings = computed(() => all.value.filter(({ findings }) => findings.
 const clean = computed(() =>
   all.value.filter(({ findings, report }) => report && findings.length === 0),
 );
-const own = computed(() => {
-  const findings = [...ofPiece.value, ...all.value.flatMap((entry) => entry.findings)];
-  const must = findings.filter((finding) => finding.level === "must-fix").length;
-  return { must, look: findings.length - must };
-});
-
-/** The slides of a strip beside the one that is worked on, and what was counted on them. */
-const others = computed(() => {
-  const { whole, slide } = open;
-  if (!whole || !isStrip(whole)) return [];
-  return slideIds(whole).flatMap((id, index) => (index === slide ? [] : [{ id, index }]));
-});
-const onSlides = ref(new Map<string, { must: number; look: number }>());
+/** Of a strip on all its slides. */
 const counts = computed(() => {
-  const there = others.value.map(({ id }) => onSlides.value.get(id));
-  const all = [own.value, ...there.filter((one) => one !== undefined)];
-  const sum = (key: "must" | "look") => all.reduce((total, one) => total + one[key], 0);
-  return { must: sum("must"), look: sum("look"), whole: all.length === there.length + 1 };
+  const others = slides.others.map(({ id }) => slides.of(id));
+  const reports = others.flatMap((of) => [...(of?.values() ?? [])]);
+  const findings = [
+    ...ofPiece.value,
+    ...all.value.flatMap((entry) => entry.findings),
+    ...toAct(reports.flatMap((report) => report.findings)),
+  ];
+  const must = findings.filter((finding) => finding.level === "must-fix").length;
+  const whole = others.every((of) => of !== undefined);
+  return { must, look: findings.length - must, whole };
 });
 
 function point(placement: string, node: string | undefined): void {
@@ -63,7 +58,7 @@ function point(placement: string, node: string | undefined): void {
   <div class="preflight">
     <header>
       <h2>Preflight</h2>
-      <span v-if="others.length" class="quiet">slide {{ open.slide + 1 }}</span>
+      <span v-if="slides.others.length" class="quiet">slide {{ open.slide + 1 }}</span>
       <span class="quiet number" role="status">
         {{
           checked && counts.whole
@@ -96,15 +91,10 @@ function point(placement: string, node: string | undefined): void {
         />
       </div>
     </section>
-    <section v-if="others.length" class="others" aria-label="Other slides">
+    <section v-if="slides.others.length" class="others" aria-label="Other slides">
       <h3>Other slides</h3>
       <div>
-        <SlideFindings
-          v-for="{ id, index } in others"
-          :key="id"
-          :index="index"
-          @checked="onSlides.set(id, $event)"
-        />
+        <SlideFindings v-for="{ id, index } in slides.others" :id="id" :key="id" :index="index" />
       </div>
     </section>
     <section v-if="clean.length" class="clean">

@@ -1,64 +1,40 @@
 <script setup lang="ts">
 import { NButton } from "naive-ui";
-import { computed, watch } from "vue";
-import type { Piece } from "../../../core/piece";
+import { computed } from "vue";
 import { toAct } from "../../../core/preflight";
-import { same } from "../../../core/same";
-import { slideOf, slidesFor } from "../../../core/strip";
 import { wordingOf } from "../../../core/wording/findings";
 import { counted } from "../../common/counted";
-import GraphicTile from "../../common/GraphicTile.vue";
-import { useWall } from "../../wall/use-wall";
 import { usePiece } from "../piece";
+import { useSlideReports } from "../slides/slide-reports";
+import SlideTile from "../slides/SlideTile.vue";
 
 /** What is found on another slide than the one that is worked on, on all sizes that show it; one goes there with a press. */
-const props = defineProps<{ index: number }>();
-const emit = defineEmits<{ checked: [counts: { must: number; look: number }] }>();
+const props = defineProps<{ id: string; index: number }>();
 
 const open = usePiece();
+const slides = useSlideReports();
 const WIDTH = 96;
-const slide = computed<Piece | undefined>((before) => {
-  const now = open.whole && slideOf(open.whole, props.index);
-  return same(before, now) ? before : now;
-});
 const lead = computed(() => open.placements.find(({ id }) => id === open.piece?.lead));
-const placements = computed(() =>
-  open.placements.filter(
-    (placement) => open.whole && slidesFor(open.whole, placement).includes(props.index),
-  ),
-);
-const wall = useWall({
-  piece: () => slide.value,
-  brand: () => open.brand,
-  reportsOn: () => placements.value,
-});
-
-const isChecked = computed(() => placements.value.every(({ id }) => wall.reports.value.has(id)));
+const placements = computed(() => slides.placementsOf(props.index));
+const reports = computed(() => slides.of(props.id));
 const found = computed(() =>
   placements.value.flatMap((placement) =>
-    toAct(wall.reports.value.get(placement.id)?.findings ?? []).map((finding) => ({
+    toAct(reports.value?.get(placement.id)?.findings ?? []).map((finding) => ({
       level: finding.level,
       where: placement.name,
       ...wordingOf(finding),
     })),
   ),
 );
-const counts = computed(() => {
-  const must = found.value.filter(({ level }) => level === "must-fix").length;
-  return { must, look: found.value.length - must };
-});
-watch([isChecked, counts], () => isChecked.value && emit("checked", counts.value), {
-  immediate: true,
-});
 const MOST = 4;
 </script>
 
 <template>
   <section v-if="lead" class="slide" :aria-label="`Slide ${index + 1}`">
-    <GraphicTile :wall="wall" :placement="lead" :width="WIDTH" :label="`Slide ${index + 1}`" />
+    <SlideTile :index="index" :placement="lead" :width="WIDTH" />
     <div>
       <h3>Slide {{ index + 1 }}</h3>
-      <p v-if="!isChecked" class="quiet">Checking …</p>
+      <p v-if="!reports" class="quiet">Checking …</p>
       <p v-else-if="found.length === 0" class="quiet">
         Nothing found on {{ counted(placements.length, "size") }}
       </p>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { Copy, LayoutTemplate, ListTree, Plus, Smartphone, Stamp, Trash2 } from "@lucide/vue";
+import { useLocalStorage } from "@vueuse/core";
 import { NButton } from "naive-ui";
 import { computed, ref } from "vue";
 import {
@@ -13,6 +14,7 @@ import {
   withSlideMoved,
 } from "../../../core/strip";
 import { counted } from "../../common/counted";
+import SliderField from "../../ui/SliderField.vue";
 import { usePiece } from "../piece";
 import OutlineCard from "./OutlineCard.vue";
 import PhonePreview from "./PhonePreview.vue";
@@ -29,11 +31,18 @@ const setsShown = ref(false);
 const strip = computed(() => (open.whole && isStrip(open.whole) ? open.whole : undefined));
 const lead = computed(() => open.placements.find(({ id }) => id === open.piece?.lead));
 const slides = computed(() => (strip.value ? slideIds(strip.value) : []));
-const HEIGHT = 108;
+/** How high the slides stand, in CSS pixels; kept for the next strip. */
+const HEIGHT = { least: 60, most: 360, step: 12 };
+const height = useLocalStorage("strip-height", 108);
+/** Nearer or farther with Ctrl and the wheel, as elsewhere. */
+function zoom({ deltaY }: WheelEvent): void {
+  const next = height.value - Math.sign(deltaY) * 2 * HEIGHT.step;
+  height.value = Math.min(HEIGHT.most, Math.max(HEIGHT.least, next));
+}
 /** What a slide takes beside its own width: padding and the mark for dropping. */
 const STEP = 4 + 3;
 const width = computed(() =>
-  lead.value ? Math.round((HEIGHT * lead.value.width) / lead.value.height) : 0,
+  lead.value ? Math.round((height.value * lead.value.width) / lead.value.height) : 0,
 );
 
 function add(copied: boolean): void {
@@ -69,6 +78,14 @@ function drop(onto: number): void {
   <section v-if="strip && lead" class="strip" aria-label="Slides">
     <header>
       <h2>{{ counted(slides.length, "slide") }}</h2>
+      <SliderField
+        v-model="height"
+        class="size"
+        label="How large the slides are"
+        :min="HEIGHT.least"
+        :max="HEIGHT.most"
+        :step="HEIGHT.step"
+      />
       <span class="space"></span>
       <NButton size="small" quaternary @click="outlineShown = true">
         <ListTree :size="15" aria-hidden="true" /> Outline
@@ -106,7 +123,7 @@ function drop(onto: number): void {
         <Plus :size="15" aria-hidden="true" /> Add slide
       </NButton>
     </header>
-    <ol>
+    <ol @wheel.ctrl.prevent="zoom">
       <li
         v-for="(id, index) in slides"
         :key="id"
@@ -124,7 +141,7 @@ function drop(onto: number): void {
           :aria-label="`Slide ${index + 1}`"
           @click="open.slide = index"
         >
-          <SlideTile :index="index" :placement="lead" :width="width" />
+          <SlideTile :index="index" :placement="lead" :width="width" tells />
           <span class="number">{{ index + 1 }}</span>
         </button>
       </li>
@@ -155,6 +172,11 @@ header .n-button {
 
 h2 {
   font-size: 15px;
+}
+
+.size {
+  width: 72px;
+  margin-left: 12px;
 }
 
 .space {
