@@ -6,9 +6,14 @@ import { plainText } from "../text";
 export function altText(piece: Piece): string {
   // What has no place in the arrangement is shown all the same.
   const arranged = piece.arrangement.flatMap((node) => node.slot ?? []);
-  // What runs through all slides is not said on each.
+  // What runs through all slides is not said on each; words across folds are said where they begin.
+  const begins = new Set(
+    piece.arrangement.flatMap(({ slot, strip, kind, box }) =>
+      slot && strip === "across" && kind === "text" && box.x >= 0 ? [slot] : [],
+    ),
+  );
   const slots = [...new Set([...arranged, ...Object.keys(piece.message)])].filter(
-    (slot) => !isStripSlot(slot),
+    (slot) => begins.has(slot) || !isStripSlot(slot),
   );
   const fillings = slots.map((slot) => piece.message[slot]);
   const words = fillings.flatMap((f) =>

@@ -70,9 +70,18 @@ const NEVER_LEFT_OUT: ReadonlySet<string> = new Set([
 ]);
 export const isFact = (slot: string): boolean => NEVER_LEFT_OUT.has(slot);
 
+/** What runs through the slides of a strip, or across their folds, is called by what it is. */
+function stripSlotName(slot: string): string | undefined {
+  const [, runs] = /^running-(.+)$/.exec(slot) ?? [];
+  if (runs !== undefined) return runs.charAt(0).toUpperCase() + runs.slice(1).replaceAll("-", " ");
+  return slot.startsWith("across-") ? "Across the folds" : undefined;
+}
+
 /** A slot as a person calls it: `step-2` is “Step 2”. */
 export const slotName = (slot: string): string =>
-  slotHints[slot]?.name ?? slot.charAt(0).toUpperCase() + slot.slice(1).replaceAll("-", " ");
+  slotHints[slot]?.name ??
+  stripSlotName(slot) ??
+  slot.charAt(0).toUpperCase() + slot.slice(1).replaceAll("-", " ");
 
 /** Words that count the slides of a strip which have them, from the first or down to the last; nobody types them. */
 export const COUNTED = { up: "running-number", down: "running-countdown" } as const;

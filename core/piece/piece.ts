@@ -203,13 +203,16 @@ export const Running = z.object({
 export type Running = z.infer<typeof Running>;
 
 /**
- * A picture or shape that runs across folds, under the slides' words. Across in slides from the first one's left edge, down in
+ * A picture, a shape or a line of words that runs across folds, under the slides' own words. Across in slides from the first one's left edge, down in
  * shares of the height.
  */
 export const Across = z.object({
   id: z.string().min(1).max(60),
-  kind: z.enum(["picture", "shape", "line"]),
+  kind: z.enum(["picture", "shape", "line", "icon", "text"]),
   picture: FileId.optional(),
+  text: z.string().max(200).optional(),
+  /** How words are set where the style does not say: what they were on their slide. */
+  role: Role.optional(),
   alt: z.string().max(1000).optional(),
   at: NodeBox,
   style: Style.default({}),

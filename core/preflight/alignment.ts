@@ -45,7 +45,7 @@ const endsRow = (item: Placed, all: readonly Placed[]): boolean =>
 function isAligned({ node, text, logo, turn }: Placed, { placed }: Layout): boolean {
   const ground = placed.find((item) => item.node.id === node.on)?.node;
   const apart = node.role === "badge" || node.role === "price" || ground?.role === "badge";
-  if (isCounted(node.slot ?? "")) return false;
+  if (isCounted(node.slot ?? "") || node.strip === "across") return false;
   return (text !== undefined || logo !== undefined) && turn === 0 && !apart;
 }
 

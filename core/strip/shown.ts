@@ -16,9 +16,14 @@ const takesSlides = ({ slides, use }: Placement): boolean =>
 
 const alone = new WeakMap<Piece, Piece>();
 
-/** A slide as a placement shows it: where it stands alone there, without what runs through all slides and leads to the next. */
+/**
+ * A slide as a placement shows it: where it stands alone there, without what runs through all slides or leads to the next, and
+ * without words that would be cut off at a fold.
+ */
 export function shownAt(slide: Piece, placement: Placement): Piece {
-  const running = slide.arrangement.filter(({ strip }) => strip === "running");
+  const running = slide.arrangement.filter(
+    ({ strip, kind }) => strip === "running" || (strip === "across" && kind === "text"),
+  );
   if (takesSlides(placement) || running.length === 0) return slide;
   let shown = alone.get(slide);
   if (!shown) {

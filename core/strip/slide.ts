@@ -1,7 +1,7 @@
-import { box } from "../geometry";
 import { COUNTED } from "../message";
-import { composedFrame, type Across, type Node, type Piece, type Size, type Slide } from "../piece";
+import type { Node, Piece, Size, Slide } from "../piece";
 import { same } from "../same";
+import { partAcross } from "./across";
 import { runningNodes } from "./running";
 
 /** The first slide is the piece itself; the others are kept in it. */
@@ -70,39 +70,6 @@ function partsOf(
     shown,
     fine,
   };
-}
-
-interface Part {
-  node?: Node;
-  filling?: [slot: string, filling: Piece["message"][string]];
-}
-
-/** What one slide sees of something that runs across folds: all of it, moved by so many slides. */
-function partAcross(
-  strip: Piece,
-  { id, kind, picture, alt, at, style }: Across,
-  index: number,
-): Part {
-  const frame = composedFrame(strip);
-  if (!frame || at.x + at.width <= index || at.x >= index + 1) return {};
-  const slot = `across-${id}`;
-  const node: Node = {
-    id: slot,
-    kind,
-    role: kind === "picture" ? "photo" : "ornament",
-    box: box(
-      (at.x - index) * frame.width,
-      at.y * frame.height,
-      at.width * frame.width,
-      at.height * frame.height,
-    ),
-    style,
-    strip: "across",
-    // It is moved on the strip, not on one slide.
-    locked: true,
-    ...(picture ? { slot } : {}),
-  };
-  return picture ? { node, filling: [slot, { picture, ...(alt ? { alt } : {}) }] } : { node };
 }
 
 /** The number of a slide among those that are counted. */

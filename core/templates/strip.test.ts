@@ -209,8 +209,11 @@ describe("carousels to begin with", () => {
     const from = begun(carousels[0]!, brand, OUTLINE);
     const headline = { text: "Zu wenig Geduld", alternatives: ["Ungeduld"], varies: true };
     const area = { kind: "face", x: 0.1, y: 0.1, width: 0.2, height: 0.2 } as const;
+    const at = { x: 0.5, y: 0.1, width: 1, height: 0.1 };
+    const line = { id: "line", kind: "text", text: "Across the fold", at, style: {} } as const;
     const strip: Piece = {
       ...from,
+      across: [...(from.across ?? []), line],
       slides: from.slides!.map((slide, index) => {
         if (index === 0)
           return { ...slide, role: "proof", message: { ...slide.message, headline } };
@@ -226,6 +229,10 @@ describe("carousels to begin with", () => {
       expect(to.slides![0], template.id).to.deep.include({ role: "proof", id: "slide-2" });
       expect(to.slides![0]!.message.headline, template.id).to.deep.equal(headline);
       expect(to.slides!.map(textsOf)).to.deep.equal(strip.slides!.map(textsOf));
+      expect(
+        (to.across ?? []).filter(({ kind }) => kind === "text").map(({ text }) => text),
+        template.id,
+      ).to.deep.equal(["Across the fold"]);
       const kept = to.slides!.flatMap(({ message }) => Object.values(message)).filter(isPicture);
       expect(
         kept.map(({ areas }) => areas),

@@ -1,6 +1,7 @@
 import type { Brand } from "../brand";
 import type { Spread } from "../colour";
 import type { FileId } from "../files";
+import { freeId } from "../id";
 import { isCounted } from "../message";
 import {
   isPicture,
@@ -49,7 +50,9 @@ export function tell(
 ): Made {
   const [title, ...rest] = outline;
   const more = [...pictures];
-  const across = acrossFor(design, outline.length, more);
+  // Words across the folds of a design are its sample's; another strip says its own.
+  const drawn = (design.across ?? []).filter(({ kind }) => asDrawn || kind !== "text");
+  const across = acrossFor({ ...design, across: drawn }, outline.length, more);
   const first = filled(design, title ?? { words: [], pictures: [] }, names, more);
   const roles = rolesOf(outline.map(({ words }) => Object.fromEntries(words)));
   const { slides: models = [] } = design;
@@ -244,12 +247,27 @@ export const sampleOutline = ({ design }: Pick<Template, "design">): OutlineSlid
 /** What is called by its id, whatever its name. */
 const BY_ID: PictureNames = { nameOf: (id) => id, idOf: (id) => id };
 
+/** Words across folds stay; a picture there keeps what is said of it and how much of it is shown. */
+function keptAcross(before: readonly Across[], made: readonly Across[]): Across[] {
+  const words = before.filter(({ kind }) => kind === "text");
+  const shown = made.map((one): Across => {
+    const own = one.picture && before.find(({ picture }) => picture === one.picture);
+    if (!own) return one;
+    const { framing } = own.style;
+    const style = framing ? { ...one.style, framing } : one.style;
+    return { ...one, style, ...(own.alt ? { alt: own.alt } : {}) };
+  });
+  const taken = new Set(shown.map(({ id }) => id));
+  return [...shown, ...words.map((one) => ({ ...one, id: freeId(one.id, taken) }))];
+}
+
 /** The strip in the arrangements of another set: what it says and shows stays, slide by slide, and so do its colours. */
 export function inSet(strip: Piece, { design }: Pick<Template, "design">, brand: Brand): Piece {
   const outline = outlineOf(strip, BY_ID);
   const pictures = (strip.across ?? []).flatMap(({ picture }) => picture ?? []);
   const made = tell({ design }, brand, strip.spread, { outline, names: BY_ID, pictures });
-  const { across: _across, frame: _frame, ...rest } = strip;
+  const { across: before = [], frame: _frame, ...rest } = strip;
+  const across = keptAcross(before, made.across ?? []);
   const { lead, frame, running = [] } = design;
   const isThere = strip.sizes.some(({ placement }) => placement === lead);
   const own = new Map((strip.running ?? []).map(({ kind, text }) => [kind, text]));
@@ -259,6 +277,7 @@ export function inSet(strip: Piece, { design }: Pick<Template, "design">, brand:
     kind: "carousel",
     lead,
     ...(frame ? { frame } : {}),
+    ...(across.length > 0 ? { across } : {}),
     message: withOwn(made.message, strip.message),
     sizes: isThere ? strip.sizes : [{ placement: lead, changes: {} }, ...strip.sizes],
     slides: (made.slides ?? []).map((slide, index): Slide => {

@@ -1,7 +1,7 @@
 import { expect } from "chai";
 import sharp from "sharp";
 import { box } from "../../core/geometry";
-import { messagePictures, type Piece } from "../../core/piece";
+import { messagePictures, type Across, type Piece } from "../../core/piece";
 import { placementById } from "../../core/placements";
 import { scenePictures, type Scene } from "../../core/scene";
 import { carousels } from "../../core/shipped";
@@ -50,6 +50,8 @@ const colours = ({ data, width, height, channels }: Awaited<ReturnType<Studio["p
  * values. Straight bands and pictures meet exactly.
  */
 const SLANTING = { apart: 32, share: 0.001 };
+/** And the curves of a letter that is cut through. */
+const LETTERS = { apart: 96, share: 0.0002 };
 const EXACT = { apart: 0, share: 0 };
 
 /** Whether slides that are put side by side are what is painted whole, in all rows down to a share of the height. */
@@ -124,6 +126,26 @@ describe("what runs across the folds of a strip", () => {
       for (const scale of [1, 2, 1.851851])
         await meets(studio, scenes, scenes[0]!.items, scale, 1, edges);
     });
+
+  it("meets at every fold where it is a line of words", async () => {
+    const [studio, brand] = [new Studio(demoFiles), demoBrand("quillmere")];
+    const at = box(0.1, 0.1, 3.6, 0.2);
+    const style = { type: "headline", colour: "headline", weight: 700 } as const;
+    const line: Across = { id: "line", kind: "text", text: "All along the quay", at, style };
+    const strip = { ...panorama(), across: [line] };
+    const scenes: Scene[] = [];
+    for (let index = 0; index < SLIDES; index++) {
+      const { scene } = await studio.make(
+        slideOf(strip, index),
+        brand,
+        placementById("photo-feed-tall"),
+      );
+      scenes.push({ ...scene, items: scene.items.filter(({ node }) => node === "across-line") });
+    }
+    expect(scenes.every(({ items }) => items.length > 0)).to.equal(true);
+    for (const scale of [1, 2, 1.851851])
+      await meets(studio, scenes, scenes[0]!.items, scale, 1, LETTERS);
+  });
 
   it("leaves the words their room, on every slide", async () => {
     const studio = new Studio(demoFiles);

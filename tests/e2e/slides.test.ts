@@ -145,6 +145,45 @@ describe("a strip of slides", () => {
     expect(await findings(page)).to.deep.equal([]);
   });
 
+  it("has something hung over a fold by hand, words written across, and taken in again", async () => {
+    const page = await stage.openPiece("look-for-ten-minutes");
+    const saved = () =>
+      page
+        .getByRole("status")
+        .filter({ hasText: /^Saved$/ })
+        .waitFor();
+    const piece = async () =>
+      (await stage.program.ask<PieceAnswer>("/api/pieces/look-for-ten-minutes")).piece;
+    const drawn = (await piece()).across!.length;
+    await page.getByRole("button", { name: /^Photo feed, tall, \d/ }).press("Enter");
+    await page
+      .getByRole("region", { name: "Everything on this size" })
+      .getByRole("button", { name: "Kicker", exact: true })
+      .click();
+    await page.getByRole("button", { name: "Hang over the fold" }).click();
+    await saved();
+    const hung = await piece();
+    expect(hung.across!.at(-1)).to.include({ kind: "text", role: "kicker", text: "Ten minutes" });
+    expect(hung.message).to.not.have.property("kicker");
+
+    await page.getByRole("link", { name: /^Message/ }).click();
+    await page.getByRole("button", { name: "Words across slides" }).click();
+    const words = page.getByRole("textbox", { name: "Words across the folds" }).nth(1);
+    await words.fill("Look, and look again");
+    const edited = page.waitForResponse((response) => response.url().endsWith("/edits"));
+    await words.press("Tab");
+    await edited;
+    expect((await piece()).across!.at(-1)).to.include({ text: "Look, and look again" });
+    await painted(page);
+    expect(await findings(page)).to.deep.equal([]);
+    const taken = page.waitForResponse((response) => response.url().endsWith("/edits"));
+    await page.getByRole("button", { name: "Onto one slide" }).last().click();
+    await taken;
+    const after = await piece();
+    expect(after.across).to.have.lengthOf(drawn + 1);
+    expect(Object.values(after.message)).to.deep.include({ text: "Look, and look again" });
+  });
+
   it("begins as a whole set with an outline of one's own, takes another, and is told in order", async () => {
     const page = await stage.open("/templates");
     await page.getByRole("textbox", { name: "What should it say?" }).fill(OUTLINE);

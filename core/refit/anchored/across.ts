@@ -3,6 +3,7 @@ import { cropTo } from "../../picture";
 import type { ResolvedNode } from "../../resolve";
 import type { Placed } from "../layout";
 import { freeBeside } from "../pictures/media";
+import { placeIn } from "../words/in-box";
 import type { Stage } from "../structure/stage";
 
 /** What runs across the folds of a strip takes the room of the words where it leaves this share of it; else they stand on it. */
@@ -13,11 +14,14 @@ export const acrossItems = (stage: Stage): Placed[] =>
   stage.resolved.nodes.flatMap((node) => acrossItem(stage, node) ?? []);
 
 /** Undefined for a node that does not run across folds. */
-export function acrossItem({ frame, lead }: Stage, node: ResolvedNode): Placed | undefined {
+export function acrossItem(stage: Stage, node: ResolvedNode): Placed | undefined {
   if (node.strip !== "across") return undefined;
+  const { frame, lead } = stage;
   const [x, y] = [frame.width / lead.width, frame.height / lead.height];
   const { box: own, turn } = node;
   const at = box(x * own.x, y * own.y, x * own.width, y * own.height);
+  // Words are as large on every slide that has a part of them.
+  if (node.type === "text") return placeIn(stage, node, at, Math.min(x, y), []);
   // The same part of the picture on every slide, whatever the words are there.
   const crop =
     node.type === "picture" ? cropTo(node.file, at, node.subject, node.framing) : undefined;

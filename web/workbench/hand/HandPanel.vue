@@ -12,6 +12,7 @@ import {
   Copy,
   Group,
   SendToBack,
+  StretchHorizontal,
   Trash2,
   Ungroup,
 } from "@lucide/vue";
@@ -19,6 +20,8 @@ import { NButton, NButtonGroup } from "naive-ui";
 import { computed, type Component } from "vue";
 import type { Side } from "../../../core/arranging";
 import AddBar from "./add/AddBar.vue";
+import { canHang, isStrip } from "../../../core/strip";
+import { usePiece } from "../piece";
 import { useHand } from "./hand";
 import HandKeeps from "./HandKeeps.vue";
 import HandPlace from "./HandPlace.vue";
@@ -27,8 +30,18 @@ import NodeList from "./NodeList.vue";
 
 /** In the ledger, while one size is worked on by hand: what is selected, where it stands, and all that is there. */
 const hand = useHand();
+const open = usePiece();
 
 const one = computed(() => (hand.chosen.length === 1 ? hand.chosen[0] : undefined));
+/** Of a strip: what is selected may run on over the fold. */
+const canRunOn = computed(
+  () =>
+    hand.isLead &&
+    open.whole !== undefined &&
+    isStrip(open.whole) &&
+    one.value !== undefined &&
+    canHang(one.value.node),
+);
 const SIDES: { side: Side; label: string; icon: Component }[] = [
   { side: "left", label: "Align left edges", icon: AlignStartVertical },
   { side: "centre", label: "Align centres", icon: AlignCenterVertical },
@@ -111,6 +124,11 @@ const GAPS = [
           @click="hand.ungroup()"
         >
           <Ungroup :size="15" aria-hidden="true" /> Ungroup
+        </NButton>
+      </div>
+      <div v-if="canRunOn" class="row">
+        <NButton size="small" title="It runs on over the next slide" @click="hand.hang()">
+          <StretchHorizontal :size="15" aria-hidden="true" /> Hang over the fold
         </NButton>
       </div>
       <HandStyle />

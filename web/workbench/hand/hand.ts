@@ -26,7 +26,7 @@ import { hullOf, inset, type Box } from "../../../core/geometry";
 import type { Node, Piece } from "../../../core/piece";
 import { frameOf, safeArea, type Placement } from "../../../core/placements";
 import type { LayoutReport, NodeReport } from "../../../core/preflight";
-import { slideOf } from "../../../core/strip";
+import { slideOf, withHung, withSlide } from "../../../core/strip";
 import { nodeName } from "../../../core/wording/nodes";
 import { api } from "../../api/client";
 import { useToasts } from "../../common/toasts";
@@ -275,6 +275,14 @@ export const useHand = defineStore("hand", () => {
     select([]);
   }
 
+  /** What is selected runs on over the fold of its slide. */
+  function hang(): void {
+    const [piece, [id]] = [base.value, selected.value];
+    if (!piece || !open.whole || id === undefined) return;
+    open.becomeWhole(withHung(withSlide(open.whole, open.slide, piece), open.slide, id));
+    select([]);
+  }
+
   function giveBack(): void {
     const size = on.value;
     if (size) make((piece) => givenBack(piece, selected.value, size));
@@ -324,6 +332,7 @@ export const useHand = defineStore("hand", () => {
     ...copies,
     add,
     remove,
+    hang,
     giveBack,
   };
 });

@@ -1,23 +1,18 @@
 <script setup lang="ts">
-import { NButton, NCheckbox } from "naive-ui";
-import { computed, ref } from "vue";
-import type { FileId } from "../../../core/files";
-import { box } from "../../../core/geometry";
-import { freeId } from "../../../core/id";
-import type { Across, Pin, Running, RunningKind } from "../../../core/piece";
-import { isStrip, RUNNING, running, slideCount, slideIds } from "../../../core/strip";
-import PictureShelf from "../../common/PictureShelf.vue";
-import NumberField from "../../ui/NumberField.vue";
+import { NCheckbox } from "naive-ui";
+import { computed } from "vue";
+import type { Pin, Running, RunningKind } from "../../../core/piece";
+import { isStrip, RUNNING, running, slideIds } from "../../../core/strip";
 import { asOptions } from "../../ui/options";
 import SelectField from "../../ui/SelectField.vue";
 import TextField from "../../ui/TextField.vue";
+import AcrossList from "./AcrossList.vue";
 import { usePiece } from "../piece";
 
 /** In the ledger of a strip: what runs through all its slides, and what runs across their folds. */
 const open = usePiece();
 const strip = computed(() => (open.whole && isStrip(open.whole) ? open.whole : undefined));
 const items = computed(() => strip.value?.running ?? []);
-const across = computed(() => strip.value?.across ?? []);
 const kinds = Object.keys(RUNNING) as RunningKind[];
 
 function put(to: readonly Running[]): void {
@@ -62,32 +57,6 @@ function pinOf(place: (typeof PLACES)[number]): Pin {
   const [v, h] = place.split(" ") as [NonNullable<Pin["v"]>, NonNullable<Pin["h"]>];
   return { h, v };
 }
-
-const shelfShown = ref(false);
-function putAcross(to: readonly Across[]): void {
-  if (strip.value) open.becomeWhole({ ...strip.value, across: [...to] });
-}
-function add(kind: "picture" | "shape", part: Pick<Across, "style"> & Partial<Across>): void {
-  if (!strip.value) return;
-  const id = freeId(`${kind}-1`, new Set(across.value.map((one) => one.id)), kind);
-  const [y, height] = kind === "picture" ? [0, 0.5] : [0.976, 0.024];
-  const at = box(0, y, slideCount(strip.value), height);
-  putAcross([...across.value, { id, kind, at, ...part }]);
-}
-const lay = (picture: FileId): void => add("picture", { picture, style: {} });
-const layBand = (): void => add("shape", { style: { shape: "rectangle", colour: "action" } });
-const moveAcross = (id: string, part: Partial<Across["at"]>): void =>
-  putAcross(
-    across.value.map((one) => (one.id === id ? { ...one, at: { ...one.at, ...part } } : one)),
-  );
-
-/** From which slide, over how many, from which share of the height and over how much of it. */
-const MEASURES = [
-  { key: "x", label: "From slide", min: 0, shift: 1, times: 1 },
-  { key: "width", label: "Over slides", min: 0.1, shift: 0, times: 1 },
-  { key: "y", label: "Down, %", min: -100, shift: 0, times: 100 },
-  { key: "height", label: "High, %", min: 5, shift: 0, times: 100 },
-] as const;
 </script>
 
 <template>
@@ -135,33 +104,7 @@ const MEASURES = [
         </span>
       </template>
     </div>
-    <h3>Across the folds</h3>
-    <div v-for="{ id, at, kind } in across" :key="id" class="item">
-      <span class="quiet small">{{ kind === "picture" ? "Picture" : "Drawing" }}</span>
-      <div class="measures">
-        <label v-for="{ key, label, min, shift, times } in MEASURES" :key="key">
-          <span class="quiet small">{{ label }}</span>
-          <NumberField
-            size="small"
-            :label="`${label} of the ${kind === 'picture' ? 'picture' : 'drawing'} across the folds`"
-            :min="min + shift"
-            :step="times === 100 ? 5 : 0.5"
-            :model-value="Math.round((at[key] * times + shift) * 100) / 100"
-            @update:model-value="
-              $event !== undefined && moveAcross(id, { [key]: ($event - shift) / times })
-            "
-          />
-        </label>
-      </div>
-      <NButton size="small" quaternary @click="putAcross(across.filter((one) => one.id !== id))">
-        Take it out
-      </NButton>
-    </div>
-    <span class="row">
-      <NButton size="small" @click="shelfShown = true">A picture across slides</NButton>
-      <NButton size="small" @click="layBand">A band across slides</NButton>
-    </span>
-    <PictureShelf v-model:shown="shelfShown" :brand="open.piece?.brand ?? ''" @picked="lay" />
+    <AcrossList :strip="strip" />
   </section>
 </template>
 
@@ -183,11 +126,5 @@ const MEASURES = [
   flex-wrap: wrap;
   gap: 2px 12px;
   font-size: 13px;
-}
-
-.measures {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 6px;
 }
 </style>

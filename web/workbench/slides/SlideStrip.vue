@@ -78,14 +78,6 @@ function drop(onto: number): void {
   <section v-if="strip && lead" class="strip" aria-label="Slides">
     <header>
       <h2>{{ counted(slides.length, "slide") }}</h2>
-      <SliderField
-        v-model="height"
-        class="size"
-        label="How large the slides are"
-        :min="HEIGHT.least"
-        :max="HEIGHT.most"
-        :step="HEIGHT.step"
-      />
       <span class="space"></span>
       <NButton size="small" quaternary @click="outlineShown = true">
         <ListTree :size="15" aria-hidden="true" /> Outline
@@ -147,6 +139,14 @@ function drop(onto: number): void {
       </li>
     </ol>
     <TellingLine :step="width + STEP" />
+    <SliderField
+      v-model="height"
+      class="size"
+      label="How large the slides are"
+      :min="HEIGHT.least"
+      :max="HEIGHT.most"
+      :step="HEIGHT.step"
+    />
     <SetCard v-model:shown="setsShown" />
     <OutlineCard v-model:shown="outlineShown" />
     <PhonePreview v-model:shown="phoneShown" />
@@ -155,6 +155,7 @@ function drop(onto: number): void {
 
 <style scoped>
 .strip {
+  position: relative;
   padding: 12px 22px 10px;
   border-bottom: 1px solid var(--line);
 }
@@ -175,8 +176,10 @@ h2 {
 }
 
 .size {
-  width: 72px;
-  margin-left: 12px;
+  position: absolute;
+  right: 26px;
+  bottom: 12px;
+  width: 96px;
 }
 
 .space {

@@ -1,0 +1,86 @@
+import { freeId } from "../id";
+import { Across, composedFrame, isPicture, isText, type Node, type Piece } from "../piece";
+import { partAcross } from "./across";
+import { slideCount, slideOf, withSlide } from "./slide";
+
+/** How much of something hangs over the next slide when it does not hang over yet. */
+const HANGS = 1 / 3;
+
+const isAcrossKind = (kind: Node["kind"]): kind is Across["kind"] =>
+  Across.shape.kind.safeParse(kind).success;
+
+/** Whether something on a slide can hang over its fold: what is drawn, shown or said by it alone. */
+export const canHang = ({ kind, role, strip, part }: Node): boolean =>
+  isAcrossKind(kind) && !strip && !part && role !== "backdrop" && role !== "logo";
+
+/**
+ * The strip with a node of one slide running on over the fold: it stays where it stands, and where it does not hang over yet,
+ * goes so far that a third of it does. What it says or shows goes with it.
+ */
+export function withHung(strip: Piece, index: number, id: string): Piece {
+  const slide = slideOf(strip, index);
+  const node = slide.arrangement.find((one) => one.id === id);
+  const frame = composedFrame(strip);
+  if (!node || !frame || !canHang(node) || !isAcrossKind(node.kind)) return strip;
+  const { box, kind, slot, style } = node;
+  const filling = slot === undefined ? undefined : slide.message[slot];
+  const isOver = box.x < 0 || box.x + box.width > frame.width;
+  const x = isOver ? box.x : frame.width - (1 - HANGS) * box.width;
+  const across = strip.across ?? [];
+  const hung: Across = {
+    id: freeId(`${kind}-1`, new Set(across.map((one) => one.id)), kind),
+    kind,
+    ...(isPicture(filling) ? { picture: filling.picture } : {}),
+    ...(isPicture(filling) && filling.alt ? { alt: filling.alt } : {}),
+    ...(isText(filling) ? { text: filling.text, role: node.role } : {}),
+    at: {
+      x: index + x / frame.width,
+      y: box.y / frame.height,
+      width: box.width / frame.width,
+      height: box.height / frame.height,
+    },
+    style,
+  };
+  return { ...withSlide(strip, index, withoutNode(slide, node)), across: [...across, hung] };
+}
+
+/** A slide without a node, and without what only that said or showed. */
+function withoutNode(slide: Piece, { id, slot }: Node): Piece {
+  const arrangement = slide.arrangement.filter((one) => one.id !== id);
+  const isShown = arrangement.some((one) => one.slot === slot);
+  const message = Object.entries(slide.message).filter(([name]) => isShown || name !== slot);
+  const sizes = slide.sizes.map(({ changes: { [id]: _its, ...changes }, ...size }) => ({
+    ...size,
+    changes,
+  }));
+  return { ...slide, arrangement, message: Object.fromEntries(message) as Piece["message"], sizes };
+}
+
+/** The strip with what ran across folds on one slide alone, the one that has most of it, within its frame. */
+export function withTakenIn(strip: Piece, id: string): Piece {
+  const across = strip.across ?? [];
+  const one = across.find((each) => each.id === id);
+  const frame = composedFrame(strip);
+  if (!one || !frame) return strip;
+  const middle = Math.floor(one.at.x + one.at.width / 2);
+  const index = Math.min(slideCount(strip) - 1, Math.max(0, middle));
+  const { node, filling } = partAcross(strip, one, index);
+  if (!node) return strip;
+  const rest = { ...strip, across: across.filter((each) => each !== one) };
+  const slide = slideOf(rest, index);
+  const wish = one.kind === "text" ? "words" : "picture";
+  const slot = filling && freeId(wish, new Set(Object.keys(slide.message)));
+  const { strip: _across, locked: _locked, slot: _slot, box, ...own } = node;
+  const width = Math.min(box.width, frame.width);
+  const taken: Node = {
+    ...own,
+    id: freeId(one.id, new Set(slide.arrangement.map((each) => each.id))),
+    box: { ...box, width, x: Math.min(frame.width - width, Math.max(0, box.x)) },
+    ...(slot ? { slot } : {}),
+  };
+  return withSlide(rest, index, {
+    ...slide,
+    message: filling && slot ? { ...slide.message, [slot]: filling[1] } : slide.message,
+    arrangement: [...slide.arrangement, taken],
+  });
+}
