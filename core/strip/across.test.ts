@@ -7,7 +7,16 @@ import { overlaps } from "../geometry";
 import { composedFrame, Piece, type Across } from "../piece";
 import { placementById } from "../placements";
 import { check } from "../preflight";
-import { asStrip, canHang, slideOf, withHung, withOutline, withSlide, withTakenIn } from "./index";
+import {
+  asStrip,
+  canHang,
+  freeBand,
+  slideOf,
+  withHung,
+  withOutline,
+  withSlide,
+  withTakenIn,
+} from "./index";
 
 const brand = demoBrand("quillmere");
 const names = { nameOf: (id: string) => id, idOf: () => undefined };
@@ -77,6 +86,24 @@ describe("words across the folds of a strip", () => {
     expect(alone!.layout.placed.some(({ node }) => node.strip === "across")).to.equal(false);
     const shown = alone!.layout.placed.flatMap(({ node }) => ("text" in node ? [node.text] : []));
     expect(shown).to.include("Slide One").and.to.not.include("All along the quay, slowly");
+  });
+});
+
+describe("a band across slides", () => {
+  it("is free where nothing of them stands, and else where the least does", () => {
+    const at = (y: number, height: number) => ({
+      ...slideOf(strip, 0),
+      arrangement: [
+        ...strip.arrangement,
+        { id: "n", kind: "text", role: "body", box: { x: 0, y, width: 500, height }, style: {} },
+      ],
+    });
+    const high = frame.height;
+    const filled = Piece.parse(withSlide({ ...strip, running: [] }, 0, at(0, 0.5 * high) as Piece));
+    const y = freeBand(filled, [0, 1], 0.1);
+    expect(y).to.be.within(0.5, 0.52 + 1e-9);
+    const full = Piece.parse(withSlide({ ...strip, running: [] }, 0, at(0, high) as Piece));
+    expect(freeBand(full, [0], 0.1)).to.be.within(0, 0.9);
   });
 });
 

@@ -1,3 +1,4 @@
+import { area, box, intersect } from "../geometry";
 import { freeId } from "../id";
 import { Across, composedFrame, isPicture, isText, type Node, type Piece } from "../piece";
 import { partAcross } from "./across";
@@ -22,10 +23,10 @@ export function withHung(strip: Piece, index: number, id: string): Piece {
   const node = slide.arrangement.find((one) => one.id === id);
   const frame = composedFrame(strip);
   if (!node || !frame || !canHang(node) || !isAcrossKind(node.kind)) return strip;
-  const { box, kind, slot, style } = node;
+  const { box: own, kind, slot, style } = node;
   const filling = slot === undefined ? undefined : slide.message[slot];
-  const isOver = box.x < 0 || box.x + box.width > frame.width;
-  const x = isOver ? box.x : frame.width - (1 - HANGS) * box.width;
+  const isOver = own.x < 0 || own.x + own.width > frame.width;
+  const x = isOver ? own.x : frame.width - (1 - HANGS) * own.width;
   const across = strip.across ?? [];
   const hung: Across = {
     id: freeId(`${kind}-1`, new Set(across.map((one) => one.id)), kind),
@@ -35,9 +36,9 @@ export function withHung(strip: Piece, index: number, id: string): Piece {
     ...(isText(filling) ? { text: filling.text, role: node.role } : {}),
     at: {
       x: index + x / frame.width,
-      y: box.y / frame.height,
-      width: box.width / frame.width,
-      height: box.height / frame.height,
+      y: own.y / frame.height,
+      width: own.width / frame.width,
+      height: own.height / frame.height,
     },
     style,
   };
@@ -56,6 +57,29 @@ function withoutNode(slide: Piece, { id, slot }: Node): Piece {
   return { ...slide, arrangement, message: Object.fromEntries(message) as Piece["message"], sizes };
 }
 
+/** Shares of the height that are tried for a free band. */
+const STEP = 0.02;
+const EDGE = 0.06;
+
+/** Where down the frame, as a share of its height, a band of such a height covers least of what stands on some slides. */
+export function freeBand(strip: Piece, slides: readonly number[], height: number): number {
+  const frame = composedFrame(strip);
+  if (!frame) return EDGE;
+  const boxes = slides
+    .flatMap((index) => slideOf(strip, index).arrangement)
+    .filter(({ role, hidden }) => role !== "backdrop" && !hidden)
+    .map(({ box }) => box);
+  const covered = (y: number): number => {
+    const band = box(0, y * frame.height, frame.width, height * frame.height);
+    return boxes.reduce((sum, one) => sum + area(intersect(one, band)), 0);
+  };
+  const tries = Array.from(
+    { length: Math.max(1, Math.floor((1 - height - 2 * EDGE) / STEP)) },
+    (_, at) => EDGE + at * STEP,
+  );
+  return tries.reduce((best, y) => (covered(y) < covered(best) ? y : best));
+}
+
 /** The strip with what ran across folds on one slide alone, the one that has most of it, within its frame. */
 export function withTakenIn(strip: Piece, id: string): Piece {
   const across = strip.across ?? [];
@@ -70,12 +94,12 @@ export function withTakenIn(strip: Piece, id: string): Piece {
   const slide = slideOf(rest, index);
   const wish = one.kind === "text" ? "words" : "picture";
   const slot = filling && freeId(wish, new Set(Object.keys(slide.message)));
-  const { strip: _across, locked: _locked, slot: _slot, box, ...own } = node;
-  const width = Math.min(box.width, frame.width);
+  const { strip: _across, locked: _locked, slot: _slot, box: before, ...own } = node;
+  const width = Math.min(before.width, frame.width);
   const taken: Node = {
     ...own,
     id: freeId(one.id, new Set(slide.arrangement.map((each) => each.id))),
-    box: { ...box, width, x: Math.min(frame.width - width, Math.max(0, box.x)) },
+    box: { ...before, width, x: Math.min(frame.width - width, Math.max(0, before.x)) },
     ...(slot ? { slot } : {}),
   };
   return withSlide(rest, index, {

@@ -1,5 +1,5 @@
 export { asStrip, pictureNames, running } from "./begin";
-export { canHang, withHung, withTakenIn } from "./hang";
+export { canHang, freeBand, withHung, withTakenIn } from "./hang";
 export { withModel, withNewSlide, withoutSlide, withSlideMoved } from "./edit";
 export {
   isOutline,

@@ -5,7 +5,7 @@ import type { FileId } from "../../../core/files";
 import { box, type Box } from "../../../core/geometry";
 import { freeId } from "../../../core/id";
 import type { Across, Piece } from "../../../core/piece";
-import { slideCount, withTakenIn } from "../../../core/strip";
+import { freeBand, slideCount, withTakenIn } from "../../../core/strip";
 import PictureShelf from "../../common/PictureShelf.vue";
 import NumberField from "../../ui/NumberField.vue";
 import TextField from "../../ui/TextField.vue";
@@ -40,19 +40,23 @@ const layBand = (): void =>
   add("shape", box(0, 0.976, all.value, 0.024), {
     style: { shape: "rectangle", colour: "action" },
   });
-/** Over the first fold, as large as a headline. */
-const write = (): void =>
-  add("text", box(0.08, 0.07, Math.min(1.84, all.value - 0.16), 0.16), {
+/** Over the next fold, as large as a headline, where there is most room for it. */
+const HIGH = 0.12;
+function write(): void {
+  const first = Math.max(0, Math.min(open.slide, all.value - 2));
+  const y = freeBand(props.strip, [first, first + 1], HIGH);
+  add("text", box(first + 0.08, y, Math.min(1.84, all.value - 0.16), HIGH), {
     text: "Words across slides",
     style: { type: "headline", colour: "headline", weight: 700, leading: 0.95 },
   });
+}
 
 /** From which slide, over how many, from which share of the height and over how much of it. */
 const MEASURES = [
   { key: "x", label: "From slide", min: -1, shift: 1, times: 1 },
   { key: "width", label: "Over slides", min: 0.1, shift: 0, times: 1 },
   { key: "y", label: "Down, %", min: -100, shift: 0, times: 100 },
-  { key: "height", label: "High, %", min: 1, shift: 0, times: 100 },
+  { key: "height", label: "High, %", min: 0.1, shift: 0, times: 100 },
 ] as const;
 const measured = (at: Box, { key, times, shift }: (typeof MEASURES)[number]): number =>
   Math.round((at[key] * times + shift) * 100) / 100;
