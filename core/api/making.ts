@@ -119,6 +119,8 @@ export const DeliveryRequest = z.object({
   scale: z.union([z.literal(1), z.literal(2)]).default(1),
   /** What files are called, with parts in braces: of a variation also its columns. A slash makes folders. */
   pattern: Pattern.optional(),
+  /** A strip with more slides than a channel shows goes there in parts, each marked on its first slide. */
+  parts: z.boolean().default(false),
   /** Bytes that no JPEG or WebP is to have more of, as far as lowering its quality to 60 helps. */
   most: z.number().int().min(10_000).optional(),
 });
@@ -133,6 +135,8 @@ export const ManifestFile = z.object({
   values: z.record(z.string(), z.string()).optional(),
   /** Of a strip: which slide, from 1, in the order in which they are seen. */
   slide: z.number().int().optional(),
+  /** Of a strip that goes out in parts: which part, from 1. */
+  part: z.number().int().optional(),
   width: z.number().int(),
   height: z.number().int(),
   bytes: z.number().int(),

@@ -25,4 +25,5 @@ export {
   withSlide,
 } from "./slide";
 export { outlineFromWords, outlineWords } from "./from-words";
+export { filesFor, partsFor, type SlideFile } from "./parts";
 export { missingStages, rolesOf, STAGE_OF, STAGES, stripRoles, wordsIn, type Stage } from "./roles";

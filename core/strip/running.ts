@@ -83,6 +83,17 @@ export function runningNodes(
   return { nodes, words: Object.fromEntries(words) };
 }
 
+/** One more item at a corner of the room that all slides have, with its words in a slot; undefined where that is not known. */
+export function runningNode(
+  strip: Piece,
+  kind: RunningKind,
+  pin: Running["pin"],
+  slot: string,
+): Node | undefined {
+  const room = roomOf(strip);
+  return room && nodeOf({ kind, ...RUNNING[kind].usual, pin }, room, slot);
+}
+
 /** What every channel shows of the lead's frame, in lead pixels. */
 function roomOf(strip: Piece): { room: Box; short: number } | undefined {
   const frame = composedFrame(strip);

@@ -20,12 +20,11 @@ import { refuseUnpaintable, type Placement } from "../../core/placements";
 import { problem } from "../../core/problem";
 import {
   asStrip,
+  filesFor,
   isStrip,
   pictureNames,
   readOutline,
-  slideName,
-  slideOf,
-  slidesFor,
+  type SlideFile,
   withOutline,
 } from "../../core/strip";
 import { FolderFiles } from "../files/folders";
@@ -152,17 +151,15 @@ class Making {
   async variation(variation: Variation, name: string): Promise<void> {
     const piece = applyVariation(this.piece, variation);
     for (const placement of this.placements) {
-      const slides = slidesFor(piece, placement);
-      for (const [at, index] of slides.entries())
-        await this.size(slideOf(piece, index), placement, name, { at, of: slides.length });
+      for (const file of filesFor(piece, placement, this.options.parts))
+        await this.size(file, placement, name);
     }
   }
 
   private async size(
-    piece: Piece,
+    { piece, slide, part, name }: SlideFile,
     placement: Placement,
     variation: string,
-    slide: { at: number; of: number },
   ): Promise<void> {
     const { format, scale, layoutOnly, svgText, out } = this.options;
     const { brand, studio } = this;
@@ -176,7 +173,7 @@ class Making {
       piece: piece.title,
       placement: placement.id,
       variation,
-      slide: slideName(slide.at, slide.of),
+      slide: name,
       width,
       height,
     };
@@ -192,7 +189,8 @@ class Making {
       file: layoutOnly ? layoutFile : file,
       placement: placement.id,
       ...(variation ? { variation } : {}),
-      ...(slide.of > 1 ? { slide: slide.at + 1 } : {}),
+      ...(slide ? { slide } : {}),
+      ...(part ? { part } : {}),
       width,
       height,
       bytes: image.length,

@@ -23,6 +23,7 @@ is there, which is kept beside it.
   --pair in-step | every-mix
   --spreads N             with every mix: also the first N spreads of the kit, 1 to 24
   --sample pairs          of every mix only so few that every two values meet
+  --parts                 a strip that is longer than a channel shows in parts, each marked on its first slide
   --apart                 each variation as large as it can be, instead of all in one layout
   --format png | jpeg | webp | svg   default png
   --svg-text outlines | text     how words go into an SVG; text has its faces built in; default outlines
@@ -48,6 +49,7 @@ const Options = z.object({
   outline: z.string().optional(),
   alternatives: z.boolean(),
   apart: z.boolean(),
+  parts: z.boolean(),
   pair: Pairing.exclude(["together"]),
   spreads: z.number().int().min(0).max(24),
   sample: Sample,
@@ -157,6 +159,7 @@ const withDefaults = (values: ReturnType<typeof parse>["values"], piece: string)
   piece,
   alternatives: values.alternatives ?? false,
   apart: values.apart ?? false,
+  parts: values.parts ?? false,
   pair: values.pair ?? (values.alternatives ? "every-mix" : "in-step"),
   spreads: Number(values.spreads ?? 0),
   sample: values.sample ?? "all",
@@ -180,6 +183,7 @@ function parse(argv: string[]) {
         outline: { type: "string" },
         alternatives: { type: "boolean" },
         apart: { type: "boolean" },
+        parts: { type: "boolean" },
         pair: { type: "string" },
         spreads: { type: "string" },
         sample: { type: "string" },

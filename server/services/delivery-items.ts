@@ -3,7 +3,7 @@ import { Namer, valuesOf, variationName } from "../../core/batch";
 import type { Brand } from "../../core/brand";
 import { knownPlacement, type Piece } from "../../core/piece";
 import type { Placement, PlacementLookup } from "../../core/placements";
-import { slideName, slideOf, slidesFor } from "../../core/strip";
+import { filesFor, slideName, slideOf, slidesFor, type SlideFile } from "../../core/strip";
 import type { RenderResult } from "../render/task";
 import type { outputs } from "../store/tables";
 import { namesFor } from "./batch-request";
@@ -21,8 +21,8 @@ export interface Item {
   variation?: string;
   /** Of a variation: its values by column. */
   values?: Record<string, string>;
-  /** Of a strip: which one in its order, from 0, and of how many. */
-  slide?: { at: number; of: number };
+  /** Of a strip: which one in its order, in which part, and its part of a name. */
+  slide?: Omit<SlideFile, "piece">;
   ready?: Ready;
   /** How a variation that is not ready stands. */
   standing?: () => ReturnType<VariationPieces["at"]>;
@@ -49,12 +49,11 @@ export class DeliveryItems {
   ): Promise<Item[]> {
     const own = request.sizes.flatMap((id): Item[] => {
       const placement = knownPlacement(piece, id, lookup);
-      const slides = slidesFor(piece, placement);
-      return slides.map((index, at) => ({
-        piece: slideOf(piece, index),
+      return filesFor(piece, placement, request.parts).map(({ piece: of, ...slide }) => ({
+        piece: of,
         brand,
         placement,
-        ...(slides.length > 1 ? { slide: { at, of: slides.length } } : {}),
+        slide,
       }));
     });
     return [...own, ...(await this.ofBatches(request, lookup))];
@@ -77,13 +76,16 @@ export class DeliveryItems {
         const placement = knownPlacement(row.document, output.placement, lookup);
         const piece = await pieces.piece(variation);
         const slides = slidesFor(piece, placement);
+        const at = slides.indexOf(slide);
         items.push({
           piece: slideOf(piece, slide),
           values: valuesOf(row.variations[variation]!, names),
           brand: row.brand,
           placement,
           variation: variationName(variation, row.variations.length),
-          ...(slides.length > 1 ? { slide: { at: slides.indexOf(slide), of: slides.length } } : {}),
+          ...(slides.length > 1
+            ? { slide: { slide: at + 1, name: slideName(at, slides.length) } }
+            : {}),
           ...(ready
             ? { ready: { path, result: resultOf(output) } }
             : { standing: () => pieces.at(variation, placement, slide) }),
@@ -107,7 +109,7 @@ export function fileOf(
     piece: piece.title,
     placement,
     variation: variation ?? "",
-    slide: slide ? slideName(slide.at, slide.of) : "",
+    slide: slide?.name ?? "",
     width,
     height,
     values: values ?? {},
@@ -116,7 +118,8 @@ export function fileOf(
   const which = {
     ...(variation ? { variation } : {}),
     ...(values ? { values } : {}),
-    ...(slide ? { slide: slide.at + 1 } : {}),
+    ...(slide?.slide ? { slide: slide.slide } : {}),
+    ...(slide?.part ? { part: slide.part } : {}),
   };
   const weight = {
     ...(quality === undefined ? {} : { quality }),

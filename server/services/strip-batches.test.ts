@@ -94,6 +94,31 @@ describe("a batch of a strip", () => {
     }
   });
 
+  it("is delivered by itself in parts where a channel shows fewer slides", async () => {
+    const outline = Array.from({ length: 12 }, (_, at) => `# Slide ${at + 1}`).join("\n\n");
+    const { piece } = await post("/api/crates/to-swipe/pieces", {
+      template: "slides-book",
+      outline,
+    });
+    const request = { sizes: ["photo-feed-tall", "community-link"], format: "jpeg", parts: true };
+    const { id } = await post(`/api/pieces/${piece.id}/deliveries`, request);
+    expect(await ended(`/api/deliveries/${id}`)).to.deep.include({ state: "done", files: 13 });
+    const entries = unzipSync(await bytesAt(`/api/deliveries/${id}/file`));
+    const { files }: Manifest = JSON.parse(new TextDecoder().decode(entries["manifest.json"]));
+    expect(files.map(({ part }) => part)).to.deep.equal([
+      ...Array<number>(6).fill(1),
+      ...Array<number>(6).fill(2),
+      undefined,
+    ]);
+    expect(files[6]!.file).to.match(/_2-07\.jpg$/);
+    expect(files.map(({ file }) => file).slice(0, 12)).to.deep.equal(
+      files
+        .map(({ file }) => file)
+        .slice(0, 12)
+        .sort(),
+    );
+  });
+
   it("stands on the contact sheet by its first slide, with the others behind it", async () => {
     const sheet: ContactSheet = await until(
       () => get(`/api/batches/${batch.id}/sheet?placement=photo-feed-square`),

@@ -5,8 +5,8 @@ import { isUnderWay, type DeliveryAnswer, type ImageFormat } from "../../../core
 import { checkPattern, DEFAULT_PATTERN } from "../../../core/batch";
 import { api } from "../../api/client";
 import type { Placement } from "../../../core/placements";
-import { slidesFor, tooManyFor } from "../../../core/strip";
-import { counted } from "../../common/counted";
+import { partsFor, slidesFor, tooManyFor } from "../../../core/strip";
+import { counted, listed } from "../../common/counted";
 import DeliveryList from "../../common/DeliveryList.vue";
 import FileFields from "./FileFields.vue";
 import InLedger from "../InLedger.vue";
@@ -33,6 +33,8 @@ const batches = ref<string[]>([]);
 const format = ref<ImageFormat>("png");
 const scale = ref<1 | 2>(1);
 const pattern = ref(DEFAULT_PATTERN);
+/** A strip that is longer than a channel shows goes there in parts. */
+const inParts = ref(true);
 const deliveries = shallowRef<DeliveryAnswer[]>([]);
 let timer: ReturnType<typeof setTimeout> | undefined;
 
@@ -44,8 +46,17 @@ const filesOf = (placement: Placement): number =>
 function slidesNote(placement: Placement): string {
   const files = filesOf(placement);
   const most = open.whole && tooManyFor(open.whole, placement);
-  return files > 1 ? `, ${files} slides${most ? ` (the channel shows ${most})` : ""}` : "";
+  if (!most || !open.whole) return files > 1 ? `, ${files} slides` : "";
+  const parts = partsFor(open.whole, placement).map(({ length }) => String(length));
+  return inParts.value
+    ? `, ${files} slides in ${parts.length} parts: ${listed(parts)}`
+    : `, ${files} slides (the channel shows ${most})`;
 }
+const tooMany = computed(() =>
+  placements.value.some(
+    (one) => sizes.value.includes(one.id) && open.whole && tooManyFor(open.whole, one),
+  ),
+);
 const count = computed(
   () =>
     placements.value
@@ -101,6 +112,7 @@ async function make(): Promise<void> {
       batches: batches.value.map((id) => ({ id })),
       format: format.value,
       scale: scale.value,
+      parts: inParts.value && tooMany.value,
       pattern: pattern.value.trim() || DEFAULT_PATTERN,
     });
     await refresh();
@@ -157,6 +169,9 @@ const time = (value: string): string =>
       </fieldset>
       <section class="form" aria-label="Files">
         <FileFields v-model:format="format" v-model:scale="scale" />
+        <NCheckbox v-if="tooMany" v-model:checked="inParts">
+          In parts where a channel shows fewer slides, each marked on its first
+        </NCheckbox>
         <label>
           Names
           <TextField v-model="pattern" class="pattern" :rows="3" :error="badPattern" />
