@@ -36,7 +36,7 @@ describe("zest begin and zest sheet", () => {
     const out = join(folder, "out");
     const pictures = join(demoFolder, "quillmere/pictures");
     const text = "Late strings\nFriday 14 November, 21:30\nat Weir Lane station\n€ 4, cash only";
-    const names = await run(text, "--best", "2", "--pictures", pictures, "--out", out);
+    const { names } = await run(text, "--best", "2", "--pictures", pictures, "--out", out);
     expect(names).to.have.lengthOf(2);
     expect(names[0]).to.match(/^01_.+\.json$/);
     const piece = JSON.parse(await readFile(join(out, names[0]!), "utf8"));
@@ -70,6 +70,27 @@ describe("zest begin and zest sheet", () => {
     const { width } = await sharp(join(folder, "all.png")).metadata();
     expect(width).to.be.above(1400);
     expect((await readFile(join(folder, "all.pdf"))).subarray(0, 5).toString()).to.equal("%PDF-");
+  });
+
+  it("begins a carousel with an outline, and says which of its pictures are not there", async () => {
+    const out = join(folder, "strip");
+    const pictures = join(demoFolder, "quillmere/pictures");
+    const text = [
+      "# Boats at rest",
+      "![](harbour-boats)",
+      "# Why",
+      "![](no-such-picture)",
+      "Low water.",
+      "# Come",
+    ].join("\n\n");
+    const of = ["--template", "slides-pictures", "--pictures", pictures, "--out", out];
+    const { names, unknown } = await run(text, ...of);
+    expect(unknown).to.deep.equal(["no-such-picture"]);
+    const piece = JSON.parse(await readFile(join(out, names[0]!), "utf8"));
+    expect(piece.slides).to.have.lengthOf(2);
+    expect(JSON.stringify(piece)).to.include(
+      "d0a39f90b23d7139e9634d6767dd26de39a38e3cb68885971addc530149498f0",
+    );
   });
 
   it("says what is wrong", async () => {

@@ -14,6 +14,7 @@ import {
   pictureNames,
   readOutline,
   slideOf,
+  unknownPictures,
   type OutlineSlide,
 } from "../../core/strip";
 import { carousels, shippedTemplates } from "../../core/shipped";
@@ -24,11 +25,15 @@ import { Studio } from "../render/studio";
 import { brandAt, readText, type Shipped } from "./documents";
 import { UsageError, type BeginOptions } from "./options";
 
-/**
- * Begins pieces with a typed message, as the program's first page would offer them, and carousels with an outline; answers the
- * files, best first.
- */
-export async function begin(options: BeginOptions, shipped: Shipped): Promise<string[]> {
+export interface Begun {
+  /** The files that were written, best first. */
+  names: string[];
+  /** Pictures that an outline names and that are not in the folder of pictures. */
+  unknown: string[];
+}
+
+/** Begins pieces with a typed message, as the program's first page would offer them, and carousels with an outline. */
+export async function begin(options: BeginOptions, shipped: Shipped): Promise<Begun> {
   const said = readSaid(await readText(options.message));
   if (said.texts.length === 0)
     throw new UsageError(`${basename(options.message)} says nothing: write a line or more into it`);
@@ -58,7 +63,7 @@ export async function begin(options: BeginOptions, shipped: Shipped): Promise<st
   const names = best.map(({ id }, i) => `${String(i + 1).padStart(2, "0")}_${id}.json`);
   for (const [i, { piece }] of best.entries())
     await writeFile(join(options.out, names[i]!), `${JSON.stringify(piece, null, 2)}\n`);
-  return names;
+  return { names, unknown: unknownPictures(said.outline ?? [], wanted.names) };
 }
 
 interface Said {

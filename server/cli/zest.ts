@@ -22,7 +22,8 @@ async function run(): Promise<number> {
     case "make":
       return runMake(read.options);
     case "begin": {
-      const names = await begin(read.options, shipped);
+      const { names, unknown } = await begin(read.options, shipped);
+      sayUnknown(unknown, read.options.pictures ?? "a folder of --pictures");
       console.log(`Began ${names.length} pieces in ${read.options.out}, best first:`);
       for (const name of names) console.log(`  ${name}`);
       return 0;
@@ -59,12 +60,16 @@ async function run(): Promise<number> {
 const folderOf = (data: string | undefined): string =>
   data === undefined ? join(root, "data") : resolve(data);
 
+function sayUnknown(pictures: readonly string[], folder: string): void {
+  for (const name of pictures)
+    console.error(
+      `The outline names the picture “${name}”, which is not in ${folder}; it is left out.`,
+    );
+}
+
 async function runMake(options: Options): Promise<number> {
   const { files, mustFix, notes, unknown } = await make(options, shipped);
-  for (const name of unknown)
-    console.error(
-      `The outline names the picture “${name}”, which is not beside the piece; it is left out.`,
-    );
+  sayUnknown(unknown, "the folder of the piece");
   for (const note of notes) console.error(note.text);
   const what = options.layoutOnly ? "layout reports" : "files";
   console.log(`Made ${files} ${what} in ${options.out}.`);
