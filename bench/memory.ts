@@ -1,4 +1,3 @@
-import { readdirSync, readFileSync } from "node:fs";
 import sharp from "sharp";
 import { zipSync } from "fflate";
 import { isUnderWay, type BatchAnswer, type DeliveryAnswer, type PieceAnswer } from "../core/api";
@@ -7,6 +6,7 @@ import { catalogue } from "../core/placements";
 import type { Program } from "../tests/support/browser";
 import { sized, typed } from "../tests/support/edits";
 import { quantile, table } from "./figures";
+import { Watch } from "./watch";
 
 /** What the server may take, whatever is asked of it. */
 const MOST_MB = 1200;
@@ -131,37 +131,4 @@ async function editTimes(program: Program): Promise<number[]> {
     await sleep(30);
   }
   return times;
-}
-
-/** Samples what a process and those that it has begun take. */
-class Watch {
-  most = 0;
-
-  constructor(private readonly pid: number) {}
-
-  /** The most, in MB, while something is done. */
-  async during(act: () => Promise<unknown>): Promise<number> {
-    let peak = 0;
-    const sample = () => (peak = Math.max(peak, residentOf(this.pid)));
-    const timer = setInterval(sample, 100);
-    sample();
-    await act();
-    sample();
-    clearInterval(timer);
-    this.most = Math.max(this.most, peak);
-    return peak;
-  }
-}
-
-function residentOf(pid: number): number {
-  try {
-    const [, kB] = readFileSync(`/proc/${pid}/status`, "utf8").match(/^VmRSS:\s+(\d+)/m) ?? [];
-    const own = Number(kB ?? 0) / 1000;
-    const children = readdirSync(`/proc/${pid}/task`).flatMap((task) =>
-      readFileSync(`/proc/${pid}/task/${task}/children`, "utf8").split(" ").filter(Boolean),
-    );
-    return children.reduce((sum, child) => sum + residentOf(Number(child)), own);
-  } catch {
-    return 0;
-  }
 }

@@ -1,5 +1,6 @@
 import { launch, Program } from "../tests/support/browser";
 import { benchBatch } from "./batch";
+import { benchGrowth } from "./growth";
 import { benchHand } from "./hand";
 import { benchKit } from "./kit";
 import { benchLists } from "./lists";
@@ -16,6 +17,7 @@ const benches = {
   setting: benchTypesetting,
   keystroke: benchKeystroke,
   batch: benchBatch,
+  growth: benchGrowth,
   hand: benchHand,
   kit: benchKit,
   refit: benchRefit,
@@ -26,6 +28,8 @@ const benches = {
   subjects: benchSubjects,
   templates: benchTemplates,
 };
+/** Takes long and much room, so it is made only where it is asked for. */
+const LARGE = ["growth"];
 const wanted = process.argv.slice(2);
 const unknown = wanted.find((name) => !(name in benches));
 if (unknown !== undefined) {
@@ -37,7 +41,8 @@ const program = await Program.create();
 const browser = await launch();
 try {
   for (const [name, bench] of Object.entries(benches)) {
-    if (wanted.length === 0 || wanted.includes(name)) await bench(program, browser);
+    if ((wanted.length === 0 && !LARGE.includes(name)) || wanted.includes(name))
+      await bench(program, browser);
   }
 } finally {
   await browser.close();

@@ -1,4 +1,4 @@
-// npm run bench [-- setting | keystroke | batch | kit | memory | refit | pixels | slides | subjects | templates]: figures as ratios against a baseline in the same run.
+// npm run bench [-- setting | keystroke | batch | growth | hand | lists | kit | memory | refit | pixels | slides | subjects | templates]: figures as ratios against a baseline in the same run.
 import { join } from "node:path";
 import { checkNode, ensureBuilt, ensureInstalled, root, run } from "./setup.mjs";
 

@@ -4,7 +4,7 @@ import { problem } from "../problem";
 import { tableWords } from "../wording/tables";
 import { batchSlots, plain, slotNamed, type BatchSlot } from "./slots";
 
-export const BATCH_LIMITS = { rows: 5000, files: 20_000, columns: 100 } as const;
+export const BATCH_LIMITS = { rows: 5000, files: 40_000, columns: 100 } as const;
 
 /** Rows of text under named columns, as read from CSV, XLSX or a paste. */
 export const Table = z.object({

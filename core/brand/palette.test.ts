@@ -56,7 +56,7 @@ describe("a brand kit", () => {
     const files = brandFiles(brand);
     expect(new Set(files).size).to.equal(files.length);
     expect(files).to.include.members(brandFonts(brand));
-    expect(files).to.have.lengthOf(9);
+    expect(files).to.have.lengthOf(10);
   });
 
   it("refuses what is no colour, and no colours at all", () => {

@@ -1,4 +1,5 @@
 export { CRITERIA, Criterion, type Marks } from "./criteria";
+export { commonPixels } from "./difference";
 export {
   byCriterion,
   frontRunners,

@@ -199,14 +199,14 @@ describe("batches and deliveries", function () {
     expect((await server.ask("POST", `${piece}/batches`, nothing)).body.code).to.equal(
       "batch-empty",
     );
-    const rows = Array.from({ length: 200 }, (_, i) => [`a${i}`, `b${i}`]);
+    const rows = Array.from({ length: 210 }, (_, i) => [`a${i}`, `b${i}`]);
     const much = {
       table: { columns: ["headline", "support"], rows },
       placements: ["story"],
       pairing: "every-mix",
     };
     expect((await server.ask("POST", `${piece}/batches`, much)).body.message).to.contain(
-      "40000 files",
+      "44100 files",
     );
   });
 

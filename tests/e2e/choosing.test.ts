@@ -78,6 +78,19 @@ describe("choosing among variations", () => {
     const beside = page.getByRole("dialog", { name: "2 side by side" });
     await beside.getByRole("rowheader", { name: "Headline", exact: true }).waitFor();
     expect(await beside.locator("img").count()).to.equal(2);
+    await beside.getByRole("switch", { name: "Only what differs" }).click();
+    // The ground that both have is veiled; the headline that each has its own way is seen.
+    await page.waitForFunction(() => {
+      const veils = [...document.querySelectorAll<HTMLCanvasElement>("canvas.veil")];
+      return (
+        veils.length === 2 &&
+        veils.every((veil) => {
+          const { data } = veil.getContext("2d")!.getImageData(0, 0, veil.width, veil.height);
+          const veiled = data.filter((value, at) => at % 4 === 3 && value > 0).length;
+          return veiled > 0.3 * (data.length / 4) && veiled < data.length / 4;
+        })
+      );
+    });
     await beside.getByRole("button", { name: "Close" }).click();
     await page.getByLabel("Note", { exact: true }).fill("ask the curator");
     await page.getByLabel("Note", { exact: true }).blur();

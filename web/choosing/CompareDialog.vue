@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { computed } from "vue";
+import { computed, ref, useTemplateRef } from "vue";
 import { Verdict } from "../../core/api";
 import { CRITERIA } from "../../core/choosing";
 import { slotName } from "../../core/message";
 import DialogCard from "../common/DialogCard.vue";
-import { NButton } from "naive-ui";
+import { NButton, NSwitch } from "naive-ui";
+import CommonVeil from "./CommonVeil.vue";
 import { useChoosing } from "./choosing";
 import { thumbnailOf } from "../common/thumbnails";
 import { VERDICTS } from "./verdicts";
@@ -24,6 +25,10 @@ const width = computed(() =>
     Math.floor((window.innerWidth - AROUND - 24 * held.value.length) / held.value.length),
   ),
 );
+
+/** What all of them have in common is veiled. */
+const isVeiled = ref(false);
+const graphics = useTemplateRef<HTMLImageElement[]>("graphics");
 
 interface Row {
   name: string;
@@ -59,6 +64,10 @@ const marks = computed(() =>
     :title="`${held.length} side by side`"
     :width="held.length * (width + 24) + 190"
   >
+    <label class="veil">
+      <NSwitch v-model:value="isVeiled" size="small" aria-label="Only what differs" />
+      Only what differs
+    </label>
     <table>
       <thead>
         <tr v-for="{ name, cells } in values" :key="name">
@@ -68,12 +77,15 @@ const marks = computed(() =>
         <tr>
           <td></td>
           <th v-for="one in held" :key="one.index" scope="col">
-            <img
-              v-if="one.output"
-              :src="thumbnailOf(one.output.url, width)"
-              :style="{ width: `${width}px` }"
-              :alt="one.name"
-            />
+            <span v-if="one.output" class="graphic" :style="{ width: `${width}px` }">
+              <img
+                ref="graphics"
+                :src="thumbnailOf(one.output.url, width)"
+                :style="{ width: `${width}px` }"
+                :alt="one.name"
+              />
+              <CommonVeil v-if="isVeiled" :images="graphics ?? []" />
+            </span>
             <span class="number">{{ one.name }}</span>
             <NButton
               v-for="verdict in Verdict.options"
@@ -105,6 +117,23 @@ const marks = computed(() =>
 </template>
 
 <style scoped>
+.graphic {
+  position: relative;
+  display: block;
+}
+
+.graphic img {
+  display: block;
+}
+
+.veil {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  padding-bottom: 10px;
+  font-size: 13px;
+}
+
 table {
   border-collapse: collapse;
   font-size: 13px;
