@@ -3,8 +3,8 @@ import type { Program } from "../tests/support/browser";
 import { table } from "./figures";
 import { Watch } from "./watch";
 
-/** Each more rows of one table, on the same sizes; the first is the baseline. */
-const ROWS = [50, 500, 5000];
+/** Each more rows of one table, on the same sizes; the first is the baseline, long enough for being asked about once a second. */
+const ROWS = [300, 1700, 5000];
 const SIZES = [
   "photo-feed-tall",
   "photo-feed-square",
@@ -49,7 +49,7 @@ async function made(program: Program, count: number): Promise<number> {
   let batch = await program.ask<BatchAnswer>(`${piece}/batches`, request);
   const { id } = batch;
   do {
-    await new Promise((resolve) => setTimeout(resolve, 200));
+    await new Promise((resolve) => setTimeout(resolve, 1000));
     batch = await program.ask<BatchAnswer>(`/api/batches/${id}`);
   } while (isUnderWay(batch.state));
   const rate = batch.made / ((performance.now() - start) / 1000);

@@ -11,6 +11,8 @@ defineProps<{ file: FileId }>();
 
 <style scoped>
 img {
+  display: block;
+  margin-bottom: 10px;
   width: 88px;
   height: 88px;
   border-radius: 50%;

@@ -138,15 +138,16 @@ function drop(onto: number): void {
         </button>
       </li>
     </ol>
-    <TellingLine :step="width + STEP" />
-    <SliderField
-      v-model="height"
-      class="size"
-      label="How large the slides are"
-      :min="HEIGHT.least"
-      :max="HEIGHT.most"
-      :step="HEIGHT.step"
-    />
+    <TellingLine :step="width + STEP">
+      <SliderField
+        v-model="height"
+        class="size"
+        label="How large the slides are"
+        :min="HEIGHT.least"
+        :max="HEIGHT.most"
+        :step="HEIGHT.step"
+      />
+    </TellingLine>
     <SetCard v-model:shown="setsShown" />
     <OutlineCard v-model:shown="outlineShown" />
     <PhonePreview v-model:shown="phoneShown" />
@@ -155,7 +156,6 @@ function drop(onto: number): void {
 
 <style scoped>
 .strip {
-  position: relative;
   padding: 12px 22px 10px;
   border-bottom: 1px solid var(--line);
 }
@@ -176,10 +176,8 @@ h2 {
 }
 
 .size {
-  position: absolute;
-  right: 26px;
-  bottom: 12px;
-  width: 96px;
+  flex: none;
+  width: 80px;
 }
 
 .space {

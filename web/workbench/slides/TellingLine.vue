@@ -64,7 +64,7 @@ function choose(next: SlideRole | undefined): void {
         {{ NAMES[stage] }}
       </li>
     </ol>
-    <p class="quiet small">
+    <div class="foot quiet small">
       <label v-if="open.slide > 0" class="role">
         This slide is a
         <SelectField
@@ -76,7 +76,9 @@ function choose(next: SlideRole | undefined): void {
         />
       </label>
       <span v-if="missing.length > 0">Missing: {{ listed(missing) }}.</span>
-    </p>
+      <span class="space"></span>
+      <slot />
+    </div>
   </div>
 </template>
 
@@ -109,16 +111,20 @@ li.desire {
   border-top-color: var(--leaf);
 }
 
-p {
+.foot {
   display: flex;
   gap: 16px;
   align-items: center;
   min-height: 28px;
-  margin: 0;
+}
+
+.space {
+  flex: 1;
 }
 
 .role {
   display: flex;
+  flex: none;
   gap: 8px;
   align-items: center;
 }
