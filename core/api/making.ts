@@ -23,7 +23,7 @@ export const BatchRequest = z.object({
   sample: Sample.default("all"),
   /** Laid out together, so that they look alike; else each as large as it can be. */
   alike: z.boolean().default(true),
-  pictures: z.object({ slot: z.string().max(130), ids: z.array(FileId).max(500) }).optional(),
+  pictures: z.object({ slot: z.string().max(80), ids: z.array(FileId).max(500) }).optional(),
   spreads: z.array(Spread).max(100).default([]),
   placements: z.array(Id).max(LIMITS.sizes),
   format: ImageFormat.default("jpeg"),

@@ -1,6 +1,6 @@
-import { mkdtemp, readdir, readFile, rm, writeFile } from "node:fs/promises";
+import { mkdir, mkdtemp, readdir, readFile, rm, writeFile } from "node:fs/promises";
 import { tmpdir } from "node:os";
-import { join } from "node:path";
+import { dirname, join } from "node:path";
 import { expect } from "chai";
 import sharp from "sharp";
 import { demoFolder, demoPiece, fontFolder } from "../../tests/support/demo";
@@ -12,8 +12,12 @@ import { readOptions } from "./options";
 
 describe("zest make", () => {
   let folder: string;
-  before(async () => (folder = await mkdtemp(join(tmpdir(), "zest-cli-"))));
-  after(() => rm(folder, { recursive: true, force: true }));
+  before(async () => {
+    // What lies in the folder over a piece is looked through too, and the system's own is large and never still.
+    folder = join(await mkdtemp(join(tmpdir(), "zest-cli-")), "pieces");
+    await mkdir(folder);
+  });
+  after(() => rm(dirname(folder), { recursive: true, force: true }));
 
   const piece = join(demoFolder, "saltlight/pieces/float-before-lunch.json");
   const run = (...args: string[]) =>

@@ -51,7 +51,11 @@ export class FolderFiles implements FileSource {
   private async scan(): Promise<Map<FileId, string>> {
     const found = new Map<FileId, string>();
     for (const folder of this.folders) {
-      for (const path of await assetsIn(folder)) found.set(fileId(await readFile(path)), path);
+      for (const path of await assetsIn(folder)) {
+        // What goes meanwhile, or may not be read, is not there; whoever asks for it is told so.
+        const bytes = await readFile(path).catch(() => undefined);
+        if (bytes) found.set(fileId(bytes), path);
+      }
     }
     return found;
   }

@@ -1,7 +1,7 @@
 import type { BatchRequest } from "../../core/api";
 import {
+  batchSlots,
   columnNames,
-  fillingAt,
   readTable,
   SPREAD_COLUMN,
   tableNote,
@@ -23,22 +23,31 @@ export async function combiningOf(
   library: Library,
 ): Promise<Combining> {
   const pictures = await library.pictures();
-  const { table, pairing, groups, sample, spreads } = request;
+  const { table, pairing, sample, spreads } = request;
   const beside = (request.pictures?.ids.length ?? 0) > 0 || spreads.length > 0;
   // A table that is still empty is no table where something else varies.
   const lists =
     table && (table.rows.length > 0 || !beside) ? readTable(table, piece, pictures) : NO_TABLE;
   for (const id of request.pictures?.ids ?? []) await library.picture(id);
-  const idOf = (column: string, value: string): string =>
-    isPicture(fillingAt(piece, column))
+  const slots = batchSlots(piece);
+  const slotOf = (column: string) => slots.find(({ name }) => name === column);
+  const columnOf = (column: string): string => slotOf(column)?.id ?? column;
+  const valueOf = (column: string, value: string): string =>
+    isPicture(slotOf(column)?.filling)
       ? (pictures.find(({ id, name }) => id === value || name === value)?.id ?? value)
       : value;
   const never = request.never.map((condition) =>
     Object.fromEntries(
-      Object.entries(condition).map(([column, value]) => [column, idOf(column, value)]),
+      Object.entries(condition).map(([column, value]) => [
+        columnOf(column),
+        valueOf(column, value),
+      ]),
     ),
   );
-  const chosen = request.pictures?.ids.length ? request.pictures : undefined;
+  const chosen = request.pictures?.ids.length
+    ? { ...request.pictures, slot: columnOf(request.pictures.slot) }
+    : undefined;
+  const groups = request.groups.map((group) => group.map(columnOf));
   const combining = { lists, pictures: chosen, spreads, pairing, groups, never, sample };
   const nameOf = columnNames(piece);
   const rounds = unequal(combining).map((about) =>

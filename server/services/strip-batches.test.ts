@@ -71,6 +71,24 @@ describe("a batch of a strip", () => {
     expect(isSame).to.deep.equal([false, false, true, true, true, false]);
   });
 
+  it("is asked for by the names of its columns, also where some go together and some never", async () => {
+    const table = {
+      columns: ["headline", "slide-2-headline", "slide 3 headline"],
+      rows: [
+        ["A", "B", "C"],
+        ["D", "E", "F"],
+      ],
+    };
+    const request = { table, placements: ["photo-feed-square"], pairing: "together" };
+    const plan = async (more: object) =>
+      (await post(`${strip}/batches/plan`, { ...request, ...more })).variations;
+    expect(await plan({ groups: [["headline", "slide-2-headline"]] })).to.equal(4);
+    expect(await plan({})).to.equal(8);
+    expect(await plan({ never: [{ "slide-2-headline": "B", "slide-3-headline": "F" }] })).to.equal(
+      6,
+    );
+  });
+
   it("looks as the strip does by itself, with what runs through its slides and across its folds", async () => {
     const own = await delivered({ sizes: ["photo-feed-square"], format: "png" });
     const [first] = await made();

@@ -64,7 +64,7 @@ export const useBatch = defineStore("batch", () => {
 
   /** What can vary, on all slides. */
   const slots = computed(() => (open.whole ? batchSlots(open.whole) : []));
-  const pictureSlot = computed(() => slots.value.find(({ filling }) => isPicture(filling))?.id);
+  const pictureSlot = computed(() => slots.value.find(({ filling }) => isPicture(filling))?.name);
   const request = computed<BatchRequest | undefined>(() => {
     const varies = pictures.value.length > 0 || spreads.value.length > 0;
     if (!table.value && !varies) return undefined;
@@ -89,19 +89,19 @@ export const useBatch = defineStore("batch", () => {
     if (!brand) return [];
     const ofTable = (table.value?.columns ?? []).flatMap((heading, at) => {
       const slot = slotNamed(heading, slots.value);
-      if (!slot || (slot.id === pictureSlot.value && pictures.value.length > 0)) return [];
+      if (!slot || (slot.name === pictureSlot.value && pictures.value.length > 0)) return [];
       const cells = new Set(table.value!.rows.map((row) => row[at]?.trim() ?? ""));
       const values = [...cells].filter(Boolean).map((cell) => ({ key: cell, label: cell }));
-      return [{ name: slot.id, label: slotName(slot.name), values }];
+      return [{ name: slot.name, label: slotName(slot.name), values }];
     });
     const named = (id: string): string =>
       library.pictures.find((one) => one.id === id)?.name ?? "a picture";
-    const slot = slots.value.find(({ id }) => id === pictureSlot.value);
+    const slot = slots.value.find(({ name }) => name === pictureSlot.value);
     const ofPictures =
       slot && pictures.value.length > 0
         ? [
             {
-              name: slot.id,
+              name: slot.name,
               label: slotName(slot.name),
               values: pictures.value.map((id) => ({ key: id, label: named(id) })),
             },
