@@ -6,7 +6,7 @@ export function photographsIn(
   pictures: readonly StoredPicture[],
   brands: readonly Brand[],
 ): StoredPicture[] {
-  const logos = new Set(brands.flatMap((brand) => brand.logos.map(({ file }) => file)));
+  const logos = new Set(brands.flatMap((brand) => brand.logos.map((logo) => logo.file)));
   return pictures.filter((picture) => !logos.has(picture.id));
 }
 

@@ -1,6 +1,5 @@
-import { same } from "../same";
 import type { Filling, Piece } from "../piece";
-import { FIRST_SLIDE, isStripSlot, slideIds } from "../strip";
+import { FIRST_SLIDE, isStripSlot } from "../strip";
 
 /** A slot that can vary, on whichever slide of a piece it stands. */
 export interface BatchSlot {
@@ -16,48 +15,47 @@ export interface BatchSlot {
 const idOf = (slide: string, slot: string): string =>
   slide === FIRST_SLIDE ? slot : `${slide}/${slot}`;
 
+function placeOf(id: string): { slide: string; slot: string } {
+  const [slot, slide = FIRST_SLIDE] = id.split("/").reverse() as [string, string?];
+  return { slide, slot };
+}
+
+/** What each slide says, by the slide's id. */
+const messagesOf = (piece: Piece): [slide: string, message: Piece["message"]][] => [
+  [FIRST_SLIDE, piece.message],
+  ...(piece.slides ?? []).map(({ id, message }): [string, Piece["message"]] => [id, message]),
+];
+
 /** All slots of a piece that can vary, slide by slide. */
-export function batchSlots(piece: Piece): BatchSlot[] {
-  const messages = [piece, ...(piece.slides ?? [])].map(({ message }) => message);
-  const ids = slideIds(piece);
-  return messages.flatMap((message, index) =>
+export const batchSlots = (piece: Piece): BatchSlot[] =>
+  messagesOf(piece).flatMap(([id, message], index) =>
     Object.entries(message)
       // What counts the slides, or runs through them, is not typed.
       .filter(([slot]) => !isStripSlot(slot))
       .map(([slot, filling]) => ({
-        id: idOf(ids[index]!, slot),
+        id: idOf(id, slot),
         name: index === 0 ? slot : `slide-${index + 1}-${slot}`,
         slide: index,
         filling,
       })),
   );
-}
 
 /** What a piece says in a slot that is known by its id, if it has that. */
-export const fillingAt = (piece: Piece, id: string): Filling | undefined =>
-  batchSlots(piece).find((one) => one.id === id)?.filling;
+export function fillingAt(piece: Piece, id: string): Filling | undefined {
+  const { slide, slot } = placeOf(id);
+  return messagesOf(piece).find(([of]) => of === slide)?.[1][slot];
+}
 
 /** The piece with other fillings, by the ids of their slots; slides that are gone are passed over. */
 export function withFillings(piece: Piece, fillings: Readonly<Record<string, Filling>>): Piece {
-  const of = (slide: string): Record<string, Filling> =>
-    Object.fromEntries(
-      Object.entries(fillings).flatMap(([id, filling]) => {
-        const [slot, own] = id.split("/").reverse() as [string, string?];
-        return (own ?? FIRST_SLIDE) === slide ? [[slot, filling]] : [];
-      }),
-    );
-  const filled = (message: Piece["message"], slide: string): Piece["message"] => {
-    const own = of(slide);
-    return same(own, {}) ? message : { ...message, ...own };
-  };
-  const { message, slides } = piece;
-  return {
-    ...piece,
-    message: filled(message, FIRST_SLIDE),
-    ...(slides
-      ? { slides: slides.map((one) => ({ ...one, message: filled(one.message, one.id) })) }
-      : {}),
-  };
+  const bySlide = new Map(messagesOf(piece));
+  for (const [id, filling] of Object.entries(fillings)) {
+    const { slide, slot } = placeOf(id);
+    const message = bySlide.get(slide);
+    if (message) bySlide.set(slide, { ...message, [slot]: filling });
+  }
+  const slides = piece.slides?.map((one) => ({ ...one, message: bySlide.get(one.id)! }));
+  return { ...piece, message: bySlide.get(FIRST_SLIDE)!, ...(slides ? { slides } : {}) };
 }
 
 /** What the columns of a piece's batches are called, by the ids of their slots. */

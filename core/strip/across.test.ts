@@ -163,6 +163,7 @@ describe("something that is hung over a fold", () => {
     expect(back.across).to.deep.equal([]);
     const { arrangement, message } = back.slides![0]!;
     const node = arrangement.at(-1)!;
+    expect(node.slot).to.equal("body");
     expect(message[node.slot!]).to.deep.equal({ text: "It goes on" });
     expect(node.box.x).to.be.closeTo(frame.width - 600, 1e-9);
     expect(node).to.not.have.any.keys("strip", "locked");
@@ -174,6 +175,9 @@ describe("something that is hung over a fold", () => {
     for (const [id, can] of kinds)
       if (String(id).startsWith("running-") || id === "backdrop")
         expect(can, String(id)).to.equal(false);
+    const date = { ...caption, id: "when", slot: "date" };
+    expect(canHang(caption)).to.equal(true);
+    expect(canHang(date), "a fact stays where it is shown on every size").to.equal(false);
     expect(withHung(drawn, 1, "gone")).to.equal(drawn);
     expect(withTakenIn(drawn, "gone")).to.equal(drawn);
   });

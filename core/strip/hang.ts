@@ -1,5 +1,6 @@
 import { area, box, intersect } from "../geometry";
 import { freeId } from "../id";
+import { isFact, slotHints } from "../message";
 import { Across, composedFrame, isPicture, isText, type Node, type Piece } from "../piece";
 import { partAcross } from "./across";
 import { slideCount, slideOf, withSlide } from "./slide";
@@ -10,9 +11,12 @@ const HANGS = 1 / 3;
 const isAcrossKind = (kind: Node["kind"]): kind is Across["kind"] =>
   Across.shape.kind.safeParse(kind).success;
 
-/** Whether something on a slide can hang over its fold: what is drawn, shown or said by it alone. */
-export const canHang = ({ kind, role, strip, part }: Node): boolean =>
-  isAcrossKind(kind) && !strip && !part && role !== "backdrop" && role !== "logo";
+/**
+ * Whether something on a slide can hang over its fold: what is drawn, shown or said by it alone. Facts stay on their slide,
+ * since what hangs over a fold is not shown where a slide stands alone.
+ */
+export const canHang = ({ kind, role, strip, part, slot = "" }: Node): boolean =>
+  isAcrossKind(kind) && !strip && !part && !isFact(slot) && role !== "backdrop" && role !== "logo";
 
 /**
  * The strip with a node of one slide running on over the fold: it stays where it stands, and where it does not hang over yet,
@@ -35,7 +39,8 @@ export function withHung(strip: Piece, index: number, id: string): Piece {
     ...(isPicture(filling) && filling.alt ? { alt: filling.alt } : {}),
     ...(isText(filling) ? { text: filling.text, role: node.role } : {}),
     at: {
-      x: index + x / frame.width,
+      // Words begin on the strip: before it there is nothing to read them on.
+      x: isText(filling) ? Math.max(0, index + x / frame.width) : index + x / frame.width,
       y: own.y / frame.height,
       width: own.width / frame.width,
       height: own.height / frame.height,
@@ -80,6 +85,10 @@ export function freeBand(strip: Piece, slides: readonly number[], height: number
   return tries.reduce((best, y) => (covered(y) < covered(best) ? y : best));
 }
 
+/** The slot that words of a role usually stand in. */
+const usualSlot = (role: Across["role"]): string =>
+  Object.entries(slotHints).find(([, hint]) => hint.role === role)?.[0] ?? "words";
+
 /** The strip with what ran across folds on one slide alone, the one that has most of it, within its frame. */
 export function withTakenIn(strip: Piece, id: string): Piece {
   const across = strip.across ?? [];
@@ -92,7 +101,7 @@ export function withTakenIn(strip: Piece, id: string): Piece {
   if (!node) return strip;
   const rest = { ...strip, across: across.filter((each) => each !== one) };
   const slide = slideOf(rest, index);
-  const wish = one.kind === "text" ? "words" : "picture";
+  const wish = one.kind === "text" ? usualSlot(one.role) : "picture";
   const slot = filling && freeId(wish, new Set(Object.keys(slide.message)));
   const { strip: _across, locked: _locked, slot: _slot, box: before, ...own } = node;
   const width = Math.min(before.width, frame.width);

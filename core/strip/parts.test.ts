@@ -58,6 +58,12 @@ describe("a strip that is longer than a channel shows", () => {
       [1, "1 of 2"],
       [7, "2 of 2"],
     ]);
+    // The post ends with its part: nothing is swiped to from there.
+    const cues = files.flatMap(({ piece, slide }) =>
+      piece.arrangement.some(({ id }) => id === "running-swipe-cue") ? [slide] : [],
+    );
+    expect(cues).to.deep.equal([1, 2, 3, 4, 5, 7, 8, 9, 10, 11]);
+    expect(files[5]!.piece.message).to.not.have.property("running-swipe-cue");
     const german = filesFor({ ...strip(12), language: "de" }, feed, true);
     expect(markOf(german[0]!.piece)).to.equal("1/2");
   });

@@ -39,10 +39,13 @@ export function filesFor(piece: Piece, placement: Placement, inParts: boolean): 
     slides.map((index, within): SlideFile => {
       const slide = slideOf(piece, index);
       const at = all.indexOf(index);
-      const isMarked = parts.length > 1 && within === 0;
+      const isLast = within === slides.length - 1;
       const name = slideName(at, all.length);
       return {
-        piece: isMarked ? marked(piece, slide, part, parts.length) : slide,
+        piece:
+          parts.length > 1
+            ? inPart(piece, slide, { part, count: parts.length, isFirst: within === 0, isLast })
+            : slide,
         ...(all.length > 1 ? { slide: at + 1 } : {}),
         ...(parts.length > 1 ? { part: part + 1 } : {}),
         name: parts.length > 1 ? `${part + 1}-${name}` : name,
@@ -59,22 +62,39 @@ const CORNERS: readonly Pin[] = [
   { h: "centre", v: "top" },
 ];
 
+/** A slide as it stands in its part: the first says which one that is, the last leads to nothing more. */
+function inPart(
+  strip: Piece,
+  slide: Piece,
+  at: { part: number; count: number; isFirst: boolean; isLast: boolean },
+): Piece {
+  const led = at.isLast ? withoutCue(strip, slide) : slide;
+  return at.isFirst ? marked(strip, led, at.part, at.count) : led;
+}
+
+/** Nothing is swiped to at the end of a part, unless the cue is wanted on the last slide too. */
+function withoutCue({ running = [] }: Piece, slide: Piece): Piece {
+  const cue = running.find(({ kind }) => kind === "swipe-cue");
+  if (!cue || cue.last) return slide;
+  const { "running-swipe-cue": _cue, ...message } = slide.message;
+  const arrangement = slide.arrangement.filter(({ id }) => id !== "running-swipe-cue");
+  return { ...slide, message, arrangement };
+}
+
 /** A slide that says which part it begins, in the corner where it covers least. */
 function marked(strip: Piece, slide: Piece, part: number, count: number): Piece {
   const isEnglish = /^en\b/.test(slide.language ?? "en");
   const text = `${part + 1}${isEnglish ? " of " : "/"}${count}`;
   const slot = "running-part";
   const there = slide.arrangement.filter(({ role }) => role !== "backdrop" && role !== "photo");
-  const covered = ({ box, pin }: Node): number =>
-    there.reduce(
-      (sum, one) =>
-        sum +
-        (one.strip === "running" && one.pin?.h === pin?.h && one.pin?.v === pin?.v ? 1e9 : 0) +
-        area(intersect(one.box, box)),
-      0,
-    );
-  const marks = CORNERS.flatMap((pin) => runningNode(strip, "page-mark", pin, slot) ?? []);
-  const [first, ...others] = marks.map((node) => ({ ...node, id: slot }));
+  const isTaken = ({ h, v }: Pin): boolean =>
+    there.some(({ strip: of, pin }) => of === "running" && pin?.h === h && pin?.v === v);
+  const covered = ({ box }: Node): number =>
+    there.reduce((sum, one) => sum + area(intersect(one.box, box)), 0);
+  const [first, ...others] = CORNERS.filter((pin) => !isTaken(pin)).flatMap((pin) => {
+    const node = runningNode(strip, "page-mark", pin, slot);
+    return node ? [{ ...node, id: slot }] : [];
+  });
   if (!first) return slide;
   const best = others.reduce((a, b) => (covered(b) < covered(a) ? b : a), first);
   return {

@@ -19,7 +19,7 @@ import {
   variationName,
 } from "../../core/batch";
 import type { FileId } from "../../core/files";
-import { knownPlacement, placementOf, type Piece } from "../../core/piece";
+import { knownPlacement, type Piece } from "../../core/piece";
 import { refuseUnpaintable, type Placement } from "../../core/placements";
 import { problem } from "../../core/problem";
 import { slidesFor } from "../../core/strip";
@@ -272,11 +272,12 @@ export class Batches {
       this.context.jobs.facts([row.id]),
     ]);
     const { state, message = failed.at(-1)?.message } = jobs.get(row.id) ?? { state: "done" };
-    const lookup = await this.placements.asOf(row.places);
-    const places = row.request.placements.flatMap(
-      (id) => placementOf(row.document, id, lookup) ?? [],
-    );
-    const files = countFiles(row.document, row.variations, places);
+    const { document, variations, request } = row;
+    const places = (row.places ?? []).filter(({ id }) => request.placements.includes(id));
+    // Of before placements were kept a batch had one file for each variation and size.
+    const files = row.places
+      ? countFiles(document, variations, places)
+      : variations.length * request.placements.length;
     const made = counted?.made ?? 0;
     const secondsLeft = this.runner.secondsLeft(row.id, files - made);
     return {

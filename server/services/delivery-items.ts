@@ -130,21 +130,10 @@ export function fileOf(
 }
 
 /** What is known of a file that a batch has made. */
-const resultOf = ({
-  width,
-  height,
-  bytes,
-  sha256,
-  findings,
-  apart,
-}: typeof outputs.$inferSelect): RenderResult => ({
-  width,
-  height,
-  bytes,
-  sha256,
-  findings,
-  apart,
-});
+function resultOf(output: typeof outputs.$inferSelect): RenderResult {
+  const { batch: _b, variation: _v, placement: _p, slide: _s, measured: _m, ...result } = output;
+  return result;
+}
 
 /** Files are also called by the columns of the batches that they come from. */
 export const namerFor = ({ pattern }: DeliveryRequest, items: readonly Item[]): Namer =>

@@ -8,6 +8,7 @@ import { NButton, NSwitch } from "naive-ui";
 import CommonVeil from "./CommonVeil.vue";
 import { useChoosing } from "./choosing";
 import { thumbnailOf } from "../common/thumbnails";
+import { useCommon } from "./use-common";
 import { VERDICTS } from "./verdicts";
 
 /** Two to four variations side by side, as wide as on a phone where there is room, with what differs between them. */
@@ -29,6 +30,7 @@ const width = computed(() =>
 /** What all of them have in common is veiled. */
 const isVeiled = ref(false);
 const graphics = useTemplateRef<HTMLImageElement[]>("graphics");
+const veil = useCommon(() => (isVeiled.value && graphics.value ? [...graphics.value] : undefined));
 
 interface Row {
   name: string;
@@ -64,7 +66,7 @@ const marks = computed(() =>
     :title="`${held.length} side by side`"
     :width="held.length * (width + 24) + 190"
   >
-    <label class="veil">
+    <label class="only">
       <NSwitch v-model:value="isVeiled" size="small" aria-label="Only what differs" />
       Only what differs
     </label>
@@ -84,7 +86,7 @@ const marks = computed(() =>
                 :style="{ width: `${width}px` }"
                 :alt="one.name"
               />
-              <CommonVeil v-if="isVeiled" :images="graphics ?? []" />
+              <CommonVeil v-if="veil" :veil="veil" />
             </span>
             <span class="number">{{ one.name }}</span>
             <NButton
@@ -126,7 +128,7 @@ const marks = computed(() =>
   display: block;
 }
 
-.veil {
+.only {
   display: flex;
   gap: 8px;
   align-items: center;

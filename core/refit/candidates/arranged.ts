@@ -1,4 +1,4 @@
-import { area, bottom, contains, intersect, overlaps, scaleBox, type Box } from "../../geometry";
+import { area, contains, intersect, overlaps, scaleBox, type Box } from "../../geometry";
 import { acrossItem } from "../anchored/across";
 import { placeRunning } from "../anchored/words";
 import type { ResolvedNode } from "../../resolve";
@@ -32,46 +32,12 @@ export function asArranged(stage: Stage): Placed[] | undefined {
     placed.push(item);
   }
   turnGroups(placed);
-  if (!clearRunning(stage, placed)) return undefined;
   // What runs through all slides was coloured for the ground, not for what stands there on one of them.
   const seen = onTheirGround(stage, withSubjectsClear(stage, placed), isRunning);
   // At the lead size it stands as it was composed, whatever the words are now.
   if (isLead(stage)) return seen;
   const hole = seen.some((item) => leavesHole(item, scale));
   return !hole && holds(stage, seen) ? seen : undefined;
-}
-
-/**
- * What was composed where something now runs through all slides makes room for it, by as much as it must, where it then
- * stands on nothing else. False where there is no such room: then all is laid out beside what runs through.
- */
-function clearRunning({ kept, padding }: Stage, placed: Placed[]): boolean {
-  for (const [at, item] of placed.entries()) {
-    if (isRunning(item.node) || !isWords(item)) continue;
-    const met = placed.find((one) => isRunning(one.node) && overlaps(one.box, item.box));
-    if (!met) continue;
-    const air = padding / 3;
-    const isAtTop = met.node.pin?.v === "top";
-    const y = isAtTop ? bottom(met.box) + air : met.box.y - air - item.box.height;
-    const moved = movedDown(item, y - item.box.y);
-    const others = placed.filter((one) => one !== item && isWords(one));
-    const isFree = others.every((one) => !overlaps(one.box, moved.box));
-    if (!isFree || !contains(kept, moved.box)) return false;
-    placed[at] = moved;
-  }
-  return true;
-}
-
-const isWords = ({ text, logo }: Placed): boolean => (text ?? logo) !== undefined;
-
-function movedDown(item: Placed, by: number): Placed {
-  const down = (b: Box): Box => ({ ...b, y: b.y + by });
-  const { text } = item;
-  return {
-    ...item,
-    box: down(item.box),
-    ...(text ? { text: { ...text, ink: down(text.ink) } } : {}),
-  };
 }
 
 const isRunning = ({ strip }: ResolvedNode): boolean => strip === "running";

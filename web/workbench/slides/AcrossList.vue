@@ -90,7 +90,7 @@ const measured = (at: Box, { key, times, shift }: (typeof MEASURES)[number]): nu
         />
       </label>
     </div>
-    <span class="row">
+    <span class="row-of-actions">
       <NButton size="small" quaternary @click="open.becomeWhole(withTakenIn(strip, id))">
         Onto one slide
       </NButton>
@@ -99,7 +99,7 @@ const measured = (at: Box, { key, times, shift }: (typeof MEASURES)[number]): nu
       </NButton>
     </span>
   </div>
-  <span class="row">
+  <span class="row-of-actions">
     <NButton size="small" @click="shelfShown = true">A picture across slides</NButton>
     <NButton size="small" @click="write">Words across slides</NButton>
     <NButton size="small" @click="layBand">A band across slides</NButton>
@@ -110,12 +110,6 @@ const measured = (at: Box, { key, times, shift }: (typeof MEASURES)[number]): nu
 <style scoped>
 .item {
   display: grid;
-  gap: 6px;
-}
-
-.row {
-  display: flex;
-  flex-wrap: wrap;
   gap: 6px;
 }
 
