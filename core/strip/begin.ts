@@ -1,5 +1,5 @@
 import type { FileId } from "../files";
-import type { Piece, Running, RunningKind } from "../piece";
+import type { Piece, Pin, Running, RunningKind } from "../piece";
 import type { PictureNames } from "./outline";
 import { RUNNING } from "./running";
 
@@ -7,6 +7,26 @@ import { RUNNING } from "./running";
 const USUAL: readonly RunningKind[] = ["handle", "page-mark", "swipe-cue"];
 
 export const running = (kind: RunningKind): Running => ({ kind, ...RUNNING[kind].usual });
+
+/** Corners first: what stands in the middle meets what is wide at both sides. */
+const PINS: readonly Pin[] = (["bottom", "top"] as const).flatMap((v) =>
+  (["left", "right", "centre"] as const).map((h): Pin => ({ h, v })),
+);
+
+/** Two in one row meet where one stands in the middle and the other is wide, or both on one side. */
+const meet = (a: Running, b: Running): boolean =>
+  a.pin.v === b.pin.v &&
+  (a.pin.h === b.pin.h || [a, b].some((one, at) => isWide(one) && [b, a][at]!.pin.h === "centre"));
+
+const isWide = ({ kind }: Running): boolean => kind === "portrait" || kind === "line";
+
+/** What runs through a strip with one more: where it usually stands, else where it meets nothing. */
+export function withRunning(items: readonly Running[], kind: RunningKind): Running[] {
+  const usual = running(kind);
+  const tries = [usual, ...PINS.map((pin) => ({ ...usual, pin }))];
+  const free = tries.find((one) => !items.some((other) => meet(one, other)));
+  return [...items, free ?? usual];
+}
 
 /** The piece as a strip of slides, of which it is the first. */
 export const asStrip = (piece: Piece): Piece => ({

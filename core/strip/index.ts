@@ -1,4 +1,4 @@
-export { asStrip, pictureNames, running } from "./begin";
+export { asStrip, pictureNames, running, withRunning } from "./begin";
 export { canHang, freeBand, withHung, withTakenIn } from "./hang";
 export { withModel, withNewSlide, withoutSlide, withSlideMoved } from "./edit";
 export {

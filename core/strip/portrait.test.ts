@@ -3,11 +3,11 @@ import { sourcesFor } from "../../tests/support/case-sources";
 import { demoBrand, demoPiece, demoPictures } from "../../tests/support/demo";
 import { makeScene } from "../engine";
 import { overlaps, right } from "../geometry";
-import { messagePictures, type Running } from "../piece";
+import { messagePictures, type Running, type RunningKind } from "../piece";
 import { placementById } from "../placements";
 import { faceBox } from "../refit";
 import { scenePictures } from "../scene";
-import { asStrip, running, slideOf, withOutline } from "./index";
+import { asStrip, running, slideOf, withOutline, withRunning } from "./index";
 
 const [face] = demoPictures();
 const brand = { ...demoBrand("quillmere"), portrait: face! };
@@ -79,6 +79,26 @@ describe("a profile picture that runs through the slides", () => {
     const has = (index: number) =>
       scene(index).layout.placed.some(({ node }) => node.role === "portrait");
     expect([0, 1, 2].map(has)).to.deep.equal([false, true, false]);
+  });
+});
+
+describe("what comes to run through the slides", () => {
+  it("stands where it usually does, or where it meets nothing that runs already", () => {
+    const spots = (items: Running[]) => items.map(({ kind, pin }) => `${kind} ${pin.v} ${pin.h}`);
+    const at = (kind: RunningKind, v: "top" | "bottom", h: "left" | "centre" | "right") => ({
+      ...running(kind),
+      pin: { v, h },
+    });
+    expect(spots(withRunning([], "portrait"))).to.deep.equal(["portrait bottom left"]);
+    // A mark in the middle of the foot leaves a wide name no room there.
+    const marked = [at("page-mark", "bottom", "centre")];
+    expect(spots(withRunning(marked, "portrait"))[1]).to.equal("portrait top left");
+    const cued = [...marked, at("swipe-cue", "bottom", "right"), at("logo", "top", "left")];
+    expect(spots(withRunning(cued, "portrait")).at(-1)).to.equal("portrait top right");
+    // What is short stands beside another in the same row.
+    expect(spots(withRunning([at("handle", "bottom", "left")], "swipe-cue")).at(-1)).to.equal(
+      "swipe-cue bottom right",
+    );
   });
 });
 

@@ -2,7 +2,7 @@
 import { NCheckbox } from "naive-ui";
 import { computed } from "vue";
 import type { Pin, Running, RunningKind } from "../../../core/piece";
-import { isStrip, RUNNING, running, slideIds } from "../../../core/strip";
+import { isStrip, RUNNING, slideIds, withRunning } from "../../../core/strip";
 import { asOptions } from "../../ui/options";
 import SelectField from "../../ui/SelectField.vue";
 import TextField from "../../ui/TextField.vue";
@@ -26,7 +26,8 @@ const STANDS_FOR: Partial<Record<RunningKind, RunningKind>> = {
 };
 function toggle(kind: RunningKind, on: boolean): void {
   const others = items.value.filter((one) => one.kind !== kind);
-  put(on ? [...others.filter((one) => one.kind !== STANDS_FOR[kind]), running(kind)] : others);
+  const apart = others.filter((one) => one.kind !== STANDS_FOR[kind]);
+  put(on ? withRunning(apart, kind) : others);
 }
 const change = (kind: RunningKind, part: Partial<Running>): void =>
   put(items.value.map((one) => (one.kind === kind ? { ...one, ...part } : one)));
