@@ -26,6 +26,10 @@ describe("fonts that help out", () => {
     expect(families("only Latin")).to.deep.equal([]);
   });
 
+  it("have the arrows and signs that a typeface of letters lacks", () => {
+    expect(families("Swipe → or ← back, 3 × 4 ≤ 12")).to.deep.equal(["inter"]);
+  });
+
   it("come first that are made for the language", () => {
     expect(helpingFor("zh-Hant")[0]!.id).to.equal("noto-sans-tc");
     expect(helpingFor("ko")[0]!.id).to.equal("noto-sans-kr");

@@ -46,6 +46,8 @@ export const shelfTypeface = (id: string): Typeface | undefined => typefaces.get
 
 const KANA_AND_HAN = new Set(["Hira", "Kana", "Hani", "Bopo"]);
 const EMOJI = /\p{Extended_Pictographic}|\p{Regional_Indicator}|\u20e3/u;
+/** Arrows, signs of arithmetic and the like, which many typefaces of letters lack. */
+const SYMBOL = /[\p{Sm}\p{So}]/u;
 const WIDE_PUNCTUATION = /[\u3000-\u303f\uff00-\uffef]/;
 const byScript: Record<string, string> = {
   Arab: "arabic",
@@ -98,5 +100,5 @@ export function fallbackFonts(
 function kindOf(character: string, point: number): string {
   const script = scriptOf(point);
   if (KANA_AND_HAN.has(script) || WIDE_PUNCTUATION.test(character)) return "cjk";
-  return byScript[script] ?? "latin";
+  return byScript[script] ?? (SYMBOL.test(character) ? "symbols" : "latin");
 }
