@@ -15,9 +15,13 @@ export async function recoverOutput({
     // An SVG's end is its last word; any other breaks off where its pixels do.
     if (format === "svg" && !image.subarray(-20).toString().trimEnd().endsWith("</svg>"))
       return undefined;
-    const whole = sharp(image, { failOn: "truncated" });
+    const whole = sharp(image, { failOn: "truncated", sequentialRead: true });
     const { width, height } = await whole.metadata();
-    await whole.stats();
+    // Row after row down to the last; statistics over the whole now and then pass over an end that is not there.
+    await whole
+      .extract({ left: 0, top: height - 1, width, height: 1 })
+      .raw()
+      .toBuffer();
     return { width, height, bytes: image.length, sha256: fileId(image) };
   } catch {
     return undefined;
