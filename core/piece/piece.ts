@@ -190,11 +190,17 @@ export const RunningKind = z.enum([
 ]);
 export type RunningKind = z.infer<typeof RunningKind>;
 
+/** How a page mark says which of how many: 3/8, a dot for each, or a bar along the edge that grows. */
+export const PageMarkForm = z.enum(["number", "dots", "bar"]);
+export type PageMarkForm = z.infer<typeof PageMarkForm>;
+
 /** `text` is its words, where they are not the brand's or counted; on the first and last slide it may be absent. */
 export const Running = z.object({
   kind: RunningKind,
   pin: Pin,
   text: z.string().max(200).optional(),
+  /** Of a page mark, in another form than a number; of very many slides dots are a number too. */
+  form: PageMarkForm.optional(),
   first: z.boolean().default(true),
   last: z.boolean().default(true),
   /** Slides that go without it, by their ids. */

@@ -13,7 +13,7 @@ export {
   type PictureNames,
 } from "./outline";
 export { RUNNING } from "./running";
-export { shownAt, slideName, slidesFor, tooManyFor } from "./shown";
+export { emptySlides, shownAt, slideName, slidesFor, tooManyFor } from "./shown";
 export {
   FIRST_SLIDE,
   isStrip,

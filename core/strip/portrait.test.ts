@@ -82,6 +82,56 @@ describe("a profile picture that runs through the slides", () => {
   });
 });
 
+describe("a page mark", () => {
+  const marked = (form: "number" | "dots" | "bar", v: "top" | "bottom" = "bottom") => ({
+    ...strip(),
+    running: [{ ...running("page-mark"), form, first: true, pin: { v, h: "centre" as const } }],
+  });
+  const wordsOn = (of: ReturnType<typeof marked>, index: number) =>
+    (slideOf(of, index).message["running-page-mark"] as { text: string } | undefined)?.text;
+
+  it("counts in numbers or by a dot for each slide, and in numbers where those would be too many", () => {
+    expect([0, 1, 2].map((at) => wordsOn(marked("number"), at))).to.deep.equal([
+      "1/3",
+      "2/3",
+      "3/3",
+    ]);
+    expect([0, 1, 2].map((at) => wordsOn(marked("dots"), at))).to.deep.equal([
+      "● ○ ○",
+      "○ ● ○",
+      "○ ○ ●",
+    ]);
+    const slides = Array.from({ length: 15 }, (_, at) => ({
+      ...strip().slides![0]!,
+      id: `s${at}`,
+    }));
+    expect(wordsOn({ ...marked("dots"), slides }, 0)).to.equal("1/16");
+  });
+
+  it("grows along its edge as a bar, whatever the size, and is whole at the end", async () => {
+    for (const v of ["top", "bottom"] as const) {
+      const piece = marked("bar", v);
+      const slides = [0, 1, 2].map((index) => slideOf(piece, index));
+      const sources = await sourcesFor(slides.map((slide) => ({ piece: slide, brand })));
+      for (const size of ["photo-feed-tall", "story"].map(placementById)) {
+        const bars = slides.map((slide) => {
+          const { layout } = makeScene(slide, brand, size, sources);
+          return layout.placed.find(({ node }) => node.id === "running-page-mark")!.box;
+        });
+        bars.forEach(({ x, width }, index) => {
+          expect(x).to.equal(0);
+          expect(width).to.be.closeTo(((index + 1) * size.width) / 3, 1e-6);
+        });
+        const edge = v === "top" ? bars[0]!.y : bars[0]!.y + bars[0]!.height;
+        expect(edge).to.be.closeTo(v === "top" ? 0 : size.height, 1e-6);
+      }
+      // Where one slide stands alone there is nothing to count.
+      const { layout } = makeScene(slides[0]!, brand, placementById("community-link"), sources);
+      expect(layout.placed.some(({ node }) => node.id === "running-page-mark")).to.equal(false);
+    }
+  });
+});
+
 describe("what comes to run through the slides", () => {
   it("stands where it usually does, or where it meets nothing that runs already", () => {
     const spots = (items: Running[]) => items.map(({ kind, pin }) => `${kind} ${pin.v} ${pin.h}`);

@@ -75,12 +75,46 @@ export function runningNodes(
     const isThere =
       one.kind !== "line" && own.some(({ role, strip: of }) => role === roleOf(one.kind) && !of);
     if (isThere || !standsOn(one, index, count, id)) continue;
-    const text = one.kind === "page-mark" ? `${index + 1}/${count}` : one.text;
+    if (one.form === "bar") {
+      nodes.push(...barOf(strip, one, (index + 1) / count));
+      continue;
+    }
+    const text = one.kind === "page-mark" ? markOf(one, index, count) : one.text;
     const slot = `running-${one.kind}`;
     nodes.push(nodeOf(one, room!, text === undefined ? undefined : slot));
     if (text !== undefined) words.push([slot, { text }]);
   }
   return { nodes, words: Object.fromEntries(words) };
+}
+
+/** More dots than these are no longer counted at a glance. By eye. */
+const MOST_DOTS = 12;
+
+const markOf = ({ form }: Running, index: number, count: number): string =>
+  form === "dots" && count <= MOST_DOTS
+    ? Array.from({ length: count }, (_, at) => (at === index ? "●" : "○")).join(" ")
+    : `${index + 1}/${count}`;
+
+/** Of the frame's height. By eye. */
+const BAR = 0.008;
+
+/**
+ * A bar along the edge that the mark is at, as long as the strip has come, on a track of the ground's colour, which is seen where
+ * a picture lies there; in shares of the frame, as what runs across folds.
+ */
+function barOf(strip: Piece, { kind, pin }: Running, share: number): Node[] {
+  const { width, height } = composedFrame(strip)!;
+  const y = pin.v === "top" ? 0 : (1 - BAR) * height;
+  const along = (id: string, length: number, colour: string): Node => ({
+    id: `running-${kind}${id}`,
+    kind: "shape",
+    role: "ornament",
+    box: box(0, y, length * width, BAR * height),
+    strip: "across",
+    locked: true,
+    style: { shape: "rectangle", colour },
+  });
+  return [along("-track", 1, "backdrop"), along("", share, "action")];
 }
 
 /** One more item at a corner of the room that all slides have, with its words in a slot; undefined where that is not known. */

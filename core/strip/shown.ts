@@ -22,7 +22,8 @@ const alone = new WeakMap<Piece, Piece>();
  */
 export function shownAt(slide: Piece, placement: Placement): Piece {
   const running = slide.arrangement.filter(
-    ({ strip, kind }) => strip === "running" || (strip === "across" && kind === "text"),
+    ({ id, strip, kind }) =>
+      strip === "running" || (strip === "across" && (kind === "text" || id.startsWith("running-"))),
   );
   if (takesSlides(placement) || running.length === 0) return slide;
   let shown = alone.get(slide);
@@ -42,9 +43,16 @@ export function shownAt(slide: Piece, placement: Placement): Piece {
  */
 export function slidesFor(piece: Piece, placement: Placement): number[] {
   if (!isStrip(piece) || !takesSlides(placement)) return [0];
+  const empty = new Set(emptySlides(piece));
   const all = Array.from({ length: slideCount(piece) }, (_, index) => index);
-  return all.filter((index) => index === 0 || saysSomething(piece, index));
+  return all.filter((index) => !empty.has(index));
 }
+
+/** Slides after the first that say and show nothing of their own, and are left out wherever a row is shown. */
+export const emptySlides = (strip: Piece): number[] =>
+  Array.from({ length: slideCount(strip) }, (_, index) => index).filter(
+    (index) => index > 0 && !saysSomething(strip, index),
+  );
 
 /** How many slides a placement shows at the most, where a strip has more than that. */
 export function tooManyFor(piece: Piece, placement: Placement): number | undefined {

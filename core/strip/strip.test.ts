@@ -16,6 +16,7 @@ import {
   slideName,
   slideOf,
   slidesFor,
+  emptySlides,
   tooManyFor,
   asStrip,
   withEachSlide,
@@ -222,6 +223,8 @@ describe("slides", () => {
     const made = withNewSlide(strip(), 1, false);
     const tall = placementById("photo-feed-tall");
     expect(slidesFor(made, tall)).to.deep.equal([0, 1, 3, 4]);
+    expect(emptySlides(made)).to.deep.equal([2]);
+    expect(emptySlides(post)).to.deep.equal([]);
     expect(slidesFor(made, placementById("story"))).to.deep.equal([0, 1, 3, 4]);
     expect(slidesFor(made, placementById("community-link"))).to.deep.equal([0]);
     expect(slidesFor(post, tall)).to.deep.equal([0]);

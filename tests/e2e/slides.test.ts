@@ -77,12 +77,16 @@ describe("a strip of slides", () => {
     await saved();
     const { running } = await stored();
     expect(running!.find(({ kind }) => kind === "handle")!.text).to.equal("@quillmere_museum");
+    await choose(page, "How the page mark counts", "A dot for each slide");
+    await saved();
     // The face has the handle beside it.
     const shown = (name: string) => page.getByRole("checkbox", { name, exact: true });
     await shown("Profile picture and name").check();
     await saved();
     expect(await shown("Handle").isChecked()).to.equal(false);
     const kinds = (await stored()).running!.map(({ kind }) => kind);
+    const mark = (await stored()).running!.find(({ kind }) => kind === "page-mark");
+    expect(mark!.form).to.equal("dots");
     expect(kinds).to.include("portrait").and.to.not.include("handle");
     await painted(page);
     expect(await findings(page)).to.deep.equal([]);

@@ -5,7 +5,7 @@ import { isUnderWay, type DeliveryAnswer, type ImageFormat } from "../../../core
 import { checkPattern, DEFAULT_PATTERN } from "../../../core/batch";
 import { api } from "../../api/client";
 import type { Placement } from "../../../core/placements";
-import { partsFor, slidesFor, tooManyFor } from "../../../core/strip";
+import { emptySlides, partsFor, slidesFor, tooManyFor } from "../../../core/strip";
 import { counted, listed } from "../../common/counted";
 import DeliveryList from "../../common/DeliveryList.vue";
 import FileFields from "./FileFields.vue";
@@ -52,6 +52,10 @@ function slidesNote(placement: Placement): string {
     ? `, ${files} slides in ${parts.length} parts: ${listed(parts)}`
     : `, ${files} slides (the channel shows ${most})`;
 }
+/** Slides that say nothing go to no channel. */
+const empty = computed(() =>
+  open.whole ? emptySlides(open.whole).map((at) => String(at + 1)) : [],
+);
 const tooMany = computed(() =>
   placements.value.some(
     (one) => sizes.value.includes(one.id) && open.whole && tooManyFor(open.whole, one),
@@ -135,6 +139,12 @@ const time = (value: string): string =>
       </NButton>
       <SheetLinks />
     </header>
+    <p v-if="empty.length > 0" class="quiet small" role="status">
+      {{ empty.length === 1 ? "Slide" : "Slides" }} {{ listed(empty) }}
+      {{ empty.length === 1 ? "says" : "say" }} nothing and
+      {{ empty.length === 1 ? "stays" : "stay" }}
+      behind.
+    </p>
     <div class="tiles">
       <div
         v-for="placement in placements"

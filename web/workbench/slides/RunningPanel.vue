@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { NCheckbox } from "naive-ui";
 import { computed } from "vue";
-import type { Pin, Running, RunningKind } from "../../../core/piece";
+import { PageMarkForm, type Pin, type Running, type RunningKind } from "../../../core/piece";
 import { isStrip, RUNNING, slideIds, withRunning } from "../../../core/strip";
 import { asOptions } from "../../ui/options";
 import SelectField from "../../ui/SelectField.vue";
@@ -51,6 +51,12 @@ const PLACES = [
   "bottom centre",
   "bottom right",
 ] as const;
+const FORM_NAMES: Record<PageMarkForm, string> = {
+  number: "3/8",
+  dots: "A dot for each slide",
+  bar: "A bar that grows along the edge",
+};
+const FORMS = asOptions(PageMarkForm.options, (form) => FORM_NAMES[form]);
 const places = asOptions(PLACES, (place) => `At the ${place}`);
 const placeOf = ({ pin: { h, v } }: Running) =>
   `${v ?? "bottom"} ${h ?? "left"}` as (typeof PLACES)[number];
@@ -74,6 +80,14 @@ function pinOf(place: (typeof PLACES)[number]): Pin {
           :options="places"
           :model-value="placeOf(of(kind)!)"
           @update:model-value="$event && change(kind, { pin: pinOf($event) })"
+        />
+        <SelectField
+          v-if="kind === 'page-mark'"
+          label="How the page mark counts"
+          size="small"
+          :options="FORMS"
+          :model-value="of(kind)!.form ?? 'number'"
+          @update:model-value="$event && change(kind, { form: $event })"
         />
         <TextField
           v-if="WORDED.includes(kind)"
