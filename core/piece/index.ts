@@ -1,3 +1,8 @@
+export * from "./limits";
+export * from "./filling";
+export * from "./node";
+export * from "./size";
+export * from "./slides";
 export * from "./piece";
 export { AdjustStyle } from "./adjust-style";
 export * from "./style";

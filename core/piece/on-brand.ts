@@ -1,4 +1,5 @@
-import type { Node, Piece } from "./piece";
+import type { Node } from "./node";
+import type { Piece } from "./piece";
 
 /** What a mend changes: the style of nodes, at the lead size and on each size. */
 export type Styled = Pick<Piece, "arrangement" | "sizes">;

@@ -6,7 +6,8 @@ import {
   type PlacementLookup,
 } from "../placements";
 import type { Box } from "../geometry";
-import type { Piece, Size } from "./piece";
+import type { Piece } from "./piece";
+import type { Size } from "./size";
 
 /** Where a piece goes by that name: what its size brings along, else what the catalogue says. */
 export function placementOf(

@@ -1,5 +1,6 @@
 import { problem } from "../problem";
-import type { Piece, Size } from "./piece";
+import type { Piece } from "./piece";
+import type { Size } from "./size";
 import type { Style } from "./style";
 
 /** How a picture stands in its frame, and what is done to its pixels. */

@@ -21,6 +21,7 @@ import { versionsOf, emblemOf, emblemColour } from "./logos";
 import type { Sources } from "./resolve";
 import type { ResolvedNode, AbsentReason, PictureNode, TextNode } from "./resolved";
 import { StyleReader } from "./style-reader";
+import { fromVoice, signature } from "./voice";
 
 /** Bold type from this weight on is made bolder still where it is to stand out. */
 const ALREADY_BOLD = 600;
@@ -105,7 +106,9 @@ export class OneNode {
   private get words(): string {
     const filling = this.node.slot ? this.piece.message[this.node.slot] : undefined;
     const own = isText(filling) ? filling.text.trim() : undefined;
-    const typed = this.node.role === "portrait" ? this.signed(own) : (own ?? this.fromVoice());
+    const { role } = this.node;
+    const typed =
+      role === "portrait" ? signature(this.brand, own) : (own ?? fromVoice(role, this.brand));
     const words = withQuotes(typed, this.languageOf(typed));
     return this.node.part === undefined ? words : priceParts(words)[this.node.part];
   }
@@ -212,19 +215,6 @@ export class OneNode {
     if (ofRole) return ofRole;
     this.onRaw("face", type);
     return shelfTypeface(type) ?? text;
-  }
-
-  /** A handle or site without a slot of its own is the brand's. */
-  private fromVoice(): string {
-    if (this.node.role === "handle") return this.brand.voice.handle;
-    if (this.node.role === "site") return this.brand.voice.site;
-    return "";
-  }
-
-  /** Who speaks: a name, the brand's where none is given, over the handle. */
-  private signed(name: string = this.brand.name): string {
-    const { handle } = this.brand.voice;
-    return [`*${name}*`, ...(handle ? [handle] : [])].join("\n");
   }
 
   /** The profile picture of the kit, if it has one. */

@@ -1,0 +1,8 @@
+export const LIMITS = {
+  text: 2000,
+  alternatives: 12,
+  title: 120,
+  nodes: 200,
+  sizes: 60,
+  slides: 40,
+} as const;
