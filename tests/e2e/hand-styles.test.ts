@@ -148,6 +148,11 @@ describe("what is styled and put in order by hand", () => {
     await bench.saved();
     const began = await bench.stored();
     expect(began.arrangement.some(({ id }) => id === "date")).to.equal(true);
+    // However long the newest steps take to come, none of an earlier look can be pressed.
+    await page.route("**/history", async (route) => {
+      await page.waitForTimeout(400);
+      await route.continue();
+    });
     await page.getByRole("button", { name: "History" }).click();
     await steps.filter({ hasText: "Headline moved" }).first().click();
     await bench.saved();

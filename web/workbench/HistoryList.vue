@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { History } from "@lucide/vue";
-import { NButton, NPopover } from "naive-ui";
+import { NButton, NPopover, NSpin } from "naive-ui";
 import { computed, ref } from "vue";
 import type { HistoryStep } from "../../core/api";
 import { api } from "../api/client";
@@ -12,20 +12,23 @@ import { usePiece } from "./piece";
 const open = usePiece();
 const toasts = useToasts();
 const shown = ref(false);
-const steps = ref<HistoryStep[]>([]);
+/** Nothing until it is here: on the steps of an earlier look a press would go astray. */
+const steps = ref<HistoryStep[]>();
 /** The first that is not taken back: the piece is as it was after this one. */
 const now = computed(() => {
-  const at = steps.value.findIndex(({ undone }) => !undone);
-  return at < 0 ? steps.value.length : at;
+  const at = steps.value?.findIndex(({ undone }) => !undone) ?? -1;
+  return at < 0 ? (steps.value?.length ?? 0) : at;
 });
 
 async function show(wanted: boolean): Promise<void> {
   shown.value = wanted;
+  steps.value = undefined;
   if (!wanted || !open.piece) return;
   try {
     await open.save();
     steps.value = (await api.history(open.piece.id)).steps;
   } catch (error) {
+    shown.value = false;
     toasts.fail(error);
   }
 }
@@ -47,7 +50,8 @@ const capital = (name: string): string => name.charAt(0).toUpperCase() + name.sl
         <History :size="18" aria-hidden="true" />
       </NButton>
     </template>
-    <ol v-if="steps.length > 0" aria-label="History">
+    <NSpin v-if="!steps" size="small" aria-label="Loading" />
+    <ol v-else-if="steps.length > 0" aria-label="History">
       <li v-for="(step, at) in steps" :key="at">
         <NButton
           quaternary
