@@ -15,7 +15,10 @@ export async function benchLists(program: Program, browser: Browser): Promise<vo
     await opened(page, program, "Crates", "article"),
     await opened(page, program, "Pictures", "main li"),
   ];
-  const rows: [string, string][] = [];
+  const bare = await bareScroll(page);
+  const rows: [string, string][] = [
+    ["A page without anything: a frame, p95", `${bare.toFixed(1)} ms`],
+  ];
   for (const [name, shelf, base, count] of [
     ["Crates", "article", few, `${PIECES} pieces`],
     ["Pictures", "main li", fewPictures, `${PICTURES} pictures`],
@@ -29,6 +32,7 @@ export async function benchLists(program: Program, browser: Browser): Promise<vo
       [`${count}: to the first of them`, `${many.toFixed(0)} ms`],
       ["  against the demo's few", `${ratio} ×`],
       ["  a frame while scrolling, p95", `${scroll.toFixed(1)} ms`],
+      ["  against the empty page", `${(scroll / bare).toFixed(2)} ×`],
     );
   }
   table("Long lists", rows);
@@ -81,6 +85,12 @@ async function scrolled(page: Page): Promise<number> {
     return found;
   });
   return quantile(gaps, 0.95);
+}
+
+/** What the browser itself does on this machine when there is nothing to make. */
+async function bareScroll(page: Page): Promise<number> {
+  await page.setContent('<div style="height: 100000px"></div>');
+  return scrolled(page);
 }
 
 /** The server's answers with copies of what is there. */

@@ -1,2 +1,3 @@
 export { offer, type Offer } from "./offer";
+export { offerStrip } from "./strip";
 export { inOrder } from "./order";

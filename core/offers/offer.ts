@@ -1,12 +1,11 @@
 import type { Brand } from "../brand";
-import { area } from "../geometry";
 import { makeScene, type Fitted } from "../engine";
 import { isPicture, isText, type Piece } from "../piece";
 import { shippedPlacement, type Placement, type PlacementLookup } from "../placements";
-import { check } from "../preflight";
-import { total, type Layout } from "../refit";
+import type { Layout } from "../refit";
 import type { Sources } from "../resolve";
-import { formatOf, moodOf, pictureSlots, type Template } from "../templates";
+import { formatOf, pictureSlots, type Template } from "../templates";
+import { costOf, costOfLength, groundOf } from "./costs";
 
 /** What a template makes of a message: the piece as it would begin, and how well that comes out. */
 export interface Offer {
@@ -20,14 +19,11 @@ export interface Offer {
 /** The other shape that a design is tried in, since most pieces go there too. */
 const ALSO = "story";
 /** By eye, in the layouts' own measure of cost. */
-const BROKEN = 5;
-const CUT = 0.6;
 const REASON_MISSING = 0.9;
 const REASON_GIVEN = 0.6;
 const NOT_FOR_IT = 0.5;
 const FRAME_EMPTY = 0.35;
 const UNSHOWN = 0.5;
-const LENGTH = 0.12;
 /** Drawn for one kind of place, such as an ad, a cover or a carousel's first slide. */
 const SPECIAL = 0.7;
 const USUAL_FORMATS: ReadonlySet<string> = new Set(["post", "story", "pin"]);
@@ -67,13 +63,6 @@ export function offer(
 const laidOut = (piece: Piece, brand: Brand, placement: Placement, sources: Sources): Layout =>
   makeScene(piece, brand, placement, sources).layout;
 
-function costOf(layout: Layout, cost = layout.cost): number {
-  const findings = check(layout);
-  const broken = findings.filter(({ level }) => level === "must-fix");
-  const cut = findings.filter(({ code, level }) => code === "subject-cut" && level !== "must-fix");
-  return total(cost) + BROKEN * broken.length + CUT * cut.length;
-}
-
 /** What speaks against a template whatever its layout: made for words or pictures that are not there, or for far fewer words. */
 function against(template: Template, { message }: Piece): number {
   const { design } = template;
@@ -82,8 +71,7 @@ function against(template: Template, { message }: Piece): number {
     const filling = message[slot];
     const said = isText(filling) ? filling.text.trim() : "";
     if (MAKES_IT.has(slot)) sum += said ? -REASON_GIVEN : REASON_MISSING;
-    if (said && isText(sample))
-      sum += LENGTH * Math.abs(Math.log2(said.length / Math.max(1, sample.text.length)));
+    if (said && isText(sample)) sum += costOfLength(said.length, sample.text.length);
   }
   const homeless = Object.keys(message).filter(
     (slot) => MAKES_IT.has(slot) && !Object.hasOwn(design.message, slot),
@@ -93,14 +81,4 @@ function against(template: Template, { message }: Piece): number {
   const pictures = Object.keys(message).filter((slot) => isPicture(message[slot]));
   sum += UNSHOWN * pictures.filter((slot) => !frames.has(slot)).length;
   return sum + FRAME_EMPTY * [...frames].filter((slot) => !(slot in message)).length;
-}
-
-/** A picture of this share of the lead is what it stands on. By eye. */
-const PICTURE_RULES = 0.35;
-
-function groundOf({ placed, placement, resolved: { piece } }: Layout, brand: Brand): string {
-  const pictures = placed.filter(({ node }) => node.type === "picture");
-  const shown = pictures.reduce((sum, { box }) => sum + area(box), 0);
-  if (shown > PICTURE_RULES * placement.width * placement.height) return "picture";
-  return moodOf(brand, piece.spread) === "light" ? "light" : (piece.spread.backdrop ?? "");
 }

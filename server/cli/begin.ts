@@ -1,10 +1,10 @@
 import { mkdir, readFile, writeFile } from "node:fs/promises";
 import { basename, dirname, extname, join, resolve } from "node:path";
 import type { Brand } from "../../core/brand";
-import { fitLead } from "../../core/engine";
+import { fitLead, type Fitted } from "../../core/engine";
 import type { FileId } from "../../core/files";
 import { sortMessage, wordsOf } from "../../core/message";
-import { inOrder, offer, type Offer } from "../../core/offers";
+import { inOrder, offer, offerStrip, type Offer } from "../../core/offers";
 import type { Piece } from "../../core/piece";
 import { placementById } from "../../core/placements";
 import { languageOf } from "../../core/language";
@@ -13,6 +13,7 @@ import {
   outlineWords,
   pictureNames,
   readOutline,
+  slideCount,
   slideOf,
   unknownPictures,
   type OutlineSlide,
@@ -103,10 +104,12 @@ async function offered(
     const sources = await studio.sources(first, brand);
     return offer(template, fitLead(first, brand, lead, sources), brand, sources);
   }
-  const piece = await studio.fitted(first, brand, lead);
-  const title = slideOf(piece, 0);
-  const sources = await studio.sources(title, brand);
-  return { ...offer(template, fitLead(title, brand, lead, sources), brand, sources), piece };
+  const slides: Fitted[] = [];
+  for (let at = 0; at < slideCount(first); at++) {
+    const slide = slideOf(first, at);
+    slides.push(fitLead(slide, brand, lead, await studio.sources(slide, brand)));
+  }
+  return offerStrip(template, first, slides, brand);
 }
 
 /** The pictures of a folder in the order of their names. */

@@ -95,6 +95,13 @@ describe("a strip of slides", () => {
     const phone = page.getByRole("dialog", { name: "On a phone" });
     await phone.getByRole("button", { name: "Slide 3" }).click();
     await phone.locator("li.now").filter({ hasText: "Why do they rest?" }).waitFor();
+    // A mouse swipes as a finger does, a slide at a time.
+    const { x, y } = (await phone.getByRole("group", { name: /^Swipe/ }).boundingBox())!;
+    await page.mouse.move(x + 300, y + 200);
+    await page.mouse.down();
+    await page.mouse.move(x + 60, y + 210, { steps: 6 });
+    await page.mouse.up();
+    await phone.locator("li.now").filter({ hasText: "Come and see them" }).waitFor();
     await phone.getByRole("button", { name: "Close" }).click();
 
     const { request } = stage.context;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, useTemplateRef } from "vue";
+import { useTemplateRef } from "vue";
 import { useVirtualGrid } from "../common/use-virtual-grid";
 import type { SheetGroup } from "./choosing";
 import VariationTile from "./VariationTile.vue";
@@ -14,16 +14,12 @@ const props = defineProps<{
 
 const FOOT = 26;
 const box = useTemplateRef("box");
-const { shown, before, after } = useVirtualGrid({
+const { shown, height: full } = useVirtualGrid({
   items: () => props.group.variations,
   box,
   cell: { width: props.width, height: props.height + FOOT },
   gap: { columns: 18, rows: 18 },
 });
-const padding = computed(() => ({
-  paddingTop: `${before.value}px`,
-  paddingBottom: `${after.value}px`,
-}));
 </script>
 
 <template>
@@ -31,10 +27,11 @@ const padding = computed(() => ({
     <h2 v-if="group.title">
       {{ group.title }} <span class="quiet number">{{ group.variations.length }}</span>
     </h2>
-    <div ref="box" class="rows" :style="padding">
+    <div ref="box" class="rows" :style="{ height: full }">
       <VariationTile
-        v-for="{ item } in shown"
+        v-for="{ item, style } in shown"
         :key="item.index"
+        :style="style"
         :variation="item"
         :width="width"
         :height="height"
@@ -51,9 +48,6 @@ h2 {
 }
 
 .rows {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 18px;
-  align-content: start;
+  position: relative;
 }
 </style>

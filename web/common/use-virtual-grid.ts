@@ -4,36 +4,47 @@ import { computed, shallowRef, type ComputedRef, type Ref } from "vue";
 
 interface Options<T> {
   items: () => readonly T[];
-  /** The grid. */
+  /** The grid. It is as high as `height` says, and what its cells are placed in. */
   box: Readonly<Ref<HTMLElement | null>>;
-  /** CSS pixels: the least width of a cell, and the height of all; the gaps between columns and rows. */
+  /** CSS pixels: the width of a cell, and the height of all; the gaps between columns and rows. */
   cell: { width: number; height: number };
   gap: { columns: number; rows: number };
+  /** Cells become wider until a row is full. */
+  fill?: boolean;
+}
+
+interface Cell<T> {
+  item: T;
+  /** Its place among all, from 1. */
+  place: number;
+  /** Where it stands. Each is placed by itself, so that one that comes or goes moves no other. */
+  style: Record<"position" | "transform" | "width" | "height", string>;
 }
 
 interface VirtualGrid<T> {
-  columns: ComputedRef<number>;
-  /** The cells that can be seen or soon can, each with its place among all, from 1. */
-  shown: ComputedRef<{ item: T; place: number }[]>;
-  /** CSS pixels that the rows above and below them take. */
-  before: ComputedRef<number>;
-  after: ComputedRef<number>;
+  /** The cells that can be seen or soon can. */
+  shown: ComputedRef<Cell<T>[]>;
+  /** Of all rows, in CSS. */
+  height: ComputedRef<string>;
 }
 
 /** A grid of equal cells on a page that scrolls, of which only those in view are made. */
-export function useVirtualGrid<T>({ items, box, cell, gap }: Options<T>): VirtualGrid<T> {
-  const width = shallowRef(0);
+export function useVirtualGrid<T>({ items, box, cell, gap, fill }: Options<T>): VirtualGrid<T> {
+  const wide = shallowRef(0);
   /** Where the grid begins on the page; asked for when it or what it stands in has another size, and not at each scroll. */
   const begins = shallowRef(0);
   const page = computed(() => box.value?.closest("main"));
   useResizeObserver([box, page], () => {
     if (!box.value) return;
-    const { top, width: wide } = box.value.getBoundingClientRect();
-    width.value = wide;
+    const { top, width } = box.value.getBoundingClientRect();
+    wide.value = width;
     begins.value = Math.round(top + window.scrollY);
   });
   const columns = computed(() =>
-    Math.max(1, Math.floor((width.value + gap.columns) / (cell.width + gap.columns))),
+    Math.max(1, Math.floor((wide.value + gap.columns) / (cell.width + gap.columns))),
+  );
+  const width = computed(() =>
+    fill ? (wide.value + gap.columns) / columns.value - gap.columns : cell.width,
   );
   const rows = useWindowVirtualizer(
     computed(() => ({
@@ -44,22 +55,23 @@ export function useVirtualGrid<T>({ items, box, cell, gap }: Options<T>): Virtua
       scrollMargin: begins.value,
     })),
   );
-  const inView = computed(() => rows.value.getVirtualItems());
-  const margin = computed(() => rows.value.options.scrollMargin);
+  const rowAt = (y: number): Cell<T>["style"][] =>
+    Array.from({ length: columns.value }, (_, column) => ({
+      position: "absolute",
+      transform: `translate(${column * (width.value + gap.columns)}px, ${y}px)`,
+      width: `${width.value}px`,
+      height: `${cell.height}px`,
+    }));
   return {
-    columns,
     shown: computed(() =>
-      inView.value.flatMap(({ index }) => {
+      rows.value.getVirtualItems().flatMap(({ index, start }) => {
         const first = index * columns.value;
+        const styles = rowAt(start - rows.value.options.scrollMargin);
         return items()
           .slice(first, first + columns.value)
-          .map((item, at) => ({ item, place: first + at + 1 }));
+          .map((item, at) => ({ item, place: first + at + 1, style: styles[at]! }));
       }),
     ),
-    before: computed(() => (inView.value[0]?.start ?? margin.value) - margin.value),
-    after: computed(() => {
-      const last = inView.value.at(-1);
-      return last ? rows.value.getTotalSize() - (last.end - margin.value) : 0;
-    }),
+    height: computed(() => `${rows.value.getTotalSize()}px`),
   };
 }

@@ -80,8 +80,6 @@ watch(crateId, () => (brandId.value = crate.value?.brand ?? brandId.value));
 const brand = computed(() => library.brandById.get(brandId.value));
 
 const isCarousel = computed(() => kind.value === "carousel");
-/** What templates of one graphic are weighed by. */
-const hasWords = computed(() => saysAnything.value && !isCarousel.value);
 
 /** Recent ones and favourites first as long as there are no words to judge by. */
 const found = computed(() => {
@@ -120,7 +118,7 @@ const pieces = computed(() => {
 const { ordered: previews, busy: weighing } = useOffers({
   pieces: () => pieces.value,
   brand: () => brand.value,
-  wanted: () => !isCarousel.value && (hasWords.value || chosen.value.length > 0),
+  wanted: () => saysAnything.value || chosen.value.length > 0,
 });
 
 async function begin(template: Template): Promise<void> {
@@ -220,7 +218,7 @@ async function take(template: unknown): Promise<void> {
           No picture is called {{ unknown.map((name) => `“${name}”`).join(", ") }}. Add it below, or
           write the name as it stands under Pictures.
         </p>
-        <template v-if="hasWords">
+        <template v-if="saysAnything && !isCarousel">
           <p class="quiet small">Sorted automatically. Change what is wrong.</p>
           <SortedLines :model-value="lines" @update:model-value="correct" />
         </template>
@@ -235,31 +233,31 @@ async function take(template: unknown): Promise<void> {
         <p v-else-if="previews.length === 0" class="quiet">
           No template matches. Remove a filter or try another word.
         </p>
-        <div v-else-if="brand && isCarousel" class="strips">
-          <CarouselTile
-            v-for="{ template, piece } in previews"
-            :key="template.id"
-            :template="template"
-            :piece="piece"
-            :brand="brand"
-            :favourite="favourites.includes(template.id)"
-            :house="list.house.includes(template.id)"
-            @pick="begin(template)"
-            @favour="favourites = toggled(favourites, template.id)"
-            @remove="remove(template)"
-          />
-        </div>
         <template v-else-if="brand">
-          <h2 v-if="hasWords">Best matches</h2>
-          <div class="tiles" :aria-busy="busy || weighing">
-            <TemplateTile
-              v-for="({ template, piece }, index) in previews"
+          <h2 v-if="saysAnything">Best matches</h2>
+          <div v-if="isCarousel" class="strips" :aria-busy="busy || weighing">
+            <CarouselTile
+              v-for="{ template, piece } in previews"
               :key="template.id"
-              :class="{ best: hasWords && index < 3 }"
               :template="template"
               :piece="piece"
               :brand="brand"
-              :area="hasWords && index < 3 ? 62000 : PREVIEW.area"
+              :favourite="favourites.includes(template.id)"
+              :house="list.house.includes(template.id)"
+              @pick="begin(template)"
+              @favour="favourites = toggled(favourites, template.id)"
+              @remove="remove(template)"
+            />
+          </div>
+          <div v-else class="tiles" :aria-busy="busy || weighing">
+            <TemplateTile
+              v-for="({ template, piece }, index) in previews"
+              :key="template.id"
+              :class="{ best: saysAnything && index < 3 }"
+              :template="template"
+              :piece="piece"
+              :brand="brand"
+              :area="saysAnything && index < 3 ? 62000 : PREVIEW.area"
               :favourite="favourites.includes(template.id)"
               :house="list.house.includes(template.id)"
               @pick="begin(template)"

@@ -7,13 +7,12 @@ import { useAddPictures } from "../common/add-pictures";
 import { counted } from "../common/counted";
 import { useLibrary } from "../common/library";
 import PageBar from "../common/PageBar.vue";
-import { useVirtualGrid } from "../common/use-virtual-grid";
 import FileButton from "../ui/FileButton.vue";
 import SelectField from "../ui/SelectField.vue";
-import RestingImage from "../ui/RestingImage.vue";
 import TextField from "../ui/TextField.vue";
 import { COLOURS, isWanted, SHAPES, USES, usersOf, type PictureFilter } from "./picture-filter";
 import PictureDetail from "./PictureDetail.vue";
+import PictureGrid from "./PictureGrid.vue";
 import { byName } from "../ui/options";
 import LibraryState from "../common/LibraryState.vue";
 
@@ -31,17 +30,6 @@ const all = computed(() => (brand.value ? library.photographsOf(brand.value.id) 
 const found = computed(() =>
   all.value.filter((picture) => isWanted(picture, users.value.has(picture.id), filter)),
 );
-const {
-  columns,
-  shown: cells,
-  before,
-  after,
-} = useVirtualGrid({
-  items: () => found.value,
-  box: useTemplateRef("shelf"),
-  cell: { width: 180, height: 236 },
-  gap: { columns: 16, rows: 24 },
-});
 const current = computed(() => all.value.find(({ id }) => id === open.value));
 const { progress, add } = useAddPictures(() => brand.value?.id);
 
@@ -92,41 +80,7 @@ const { isOverDropZone } = useDropZone(page, { onDrop: (files) => void add(files
         </div>
         <NEmpty v-if="all.length === 0" description="No pictures yet. Drop some here." />
         <NEmpty v-else-if="found.length === 0" description="No picture is like that." />
-        <ul
-          v-else
-          ref="shelf"
-          class="pictures"
-          :style="{ '--columns': columns, paddingTop: `${before}px`, paddingBottom: `${after}px` }"
-        >
-          <li
-            v-for="{ item: picture, place } in cells"
-            :key="picture.id"
-            :aria-setsize="found.length"
-            :aria-posinset="place"
-          >
-            <button
-              class="picture"
-              :aria-pressed="picture.id === open"
-              :aria-label="picture.name"
-              @click="open = picture.id === open ? undefined : picture.id"
-            >
-              <RestingImage
-                :src="`/api/pictures/${picture.id}/rendition?width=320`"
-                :width="picture.width"
-                :height="picture.height"
-              />
-            </button>
-            <span class="name">{{ picture.name }}</span>
-            <span class="quiet small number">
-              {{ picture.width }} × {{ picture.height
-              }}{{
-                users.has(picture.id)
-                  ? `, in ${counted(users.get(picture.id)!.length, "piece")}`
-                  : ", not used"
-              }}
-            </span>
-          </li>
-        </ul>
+        <PictureGrid v-else v-model:open="open" :pictures="found" :users="users" />
       </LibraryState>
     </main>
     <PictureDetail
@@ -170,57 +124,5 @@ main {
   grid-template-columns: minmax(0, 260px) 140px 140px 140px auto;
   gap: 12px;
   align-items: center;
-}
-
-.pictures {
-  display: grid;
-  grid-template-columns: repeat(var(--columns), minmax(0, 1fr));
-  grid-auto-rows: 236px;
-  gap: 24px 16px;
-  width: 100%;
-  padding: 0;
-  margin: 0;
-  list-style: none;
-}
-
-li {
-  display: grid;
-  gap: 2px;
-  align-content: start;
-  min-width: 0;
-}
-
-.picture {
-  display: grid;
-  height: 180px;
-  padding: 0;
-  border: 1px solid var(--line);
-  background: var(--card);
-  cursor: pointer;
-  place-items: center;
-}
-
-.picture:hover {
-  border-color: var(--leaf);
-}
-
-.picture[aria-pressed="true"] {
-  outline: 3px solid var(--zest);
-}
-
-img {
-  width: auto;
-  max-width: 100%;
-  height: auto;
-  max-height: 178px;
-}
-
-.name,
-.small {
-  overflow: hidden;
-  line-height: 1.45;
-  margin-top: 6px;
-  text-overflow: ellipsis;
-  white-space: nowrap;
 }
 </style>

@@ -5,13 +5,15 @@ import { PictureFile, type FileId } from "../../core/files";
 import { loadType, needsIcons, piecePictures } from "../../core/needs";
 import { paint, pathCache } from "../../core/paint";
 import { Cache } from "../../core/cache";
-import { offer } from "../../core/offers";
+import { offer, offerStrip, type Offer } from "../../core/offers";
 import type { Piece } from "../../core/piece";
 import type { Placement } from "../../core/placements";
 import { reportOf } from "../../core/preflight";
 import type { Sources } from "../../core/resolve";
 import type { Scene } from "../../core/scene";
 import type { IconNode } from "../../core/shape";
+import { isStrip, slideCount, slideOf } from "../../core/strip";
+import type { Template } from "../../core/templates";
 import { Typesetter } from "../../core/type";
 import { Bitmaps } from "./bitmaps";
 import type { Offered, OfferRequest, ShowRequest, Painted, Tile } from "./protocol";
@@ -83,12 +85,27 @@ export class BrowserStudio {
     const same = this.known(brand);
     const offered: Offered[] = [];
     for (const { template, piece, lead } of wanted) {
-      const sources = await this.sources(piece, same);
-      const made = await this.fit(piece, same, lead, sources);
-      const { cost, ground } = offer(template, made, same, sources);
+      const { cost, ground } = await this.offered(template, piece, same, lead);
       offered.push({ id: template.id, cost, ground });
     }
     return offered;
+  }
+
+  private async offered(
+    template: Template,
+    piece: Piece,
+    brand: Brand,
+    lead: Placement,
+  ): Promise<Offer> {
+    const slides: Fitted[] = [];
+    for (let at = 0; at < slideCount(piece); at++) {
+      const slide = slideOf(piece, at);
+      const sources = await this.sources(slide, brand);
+      const made = await this.fit(slide, brand, lead, sources);
+      if (!isStrip(piece)) return offer(template, made, brand, sources);
+      slides.push(made);
+    }
+    return offerStrip(template, piece, slides, brand);
   }
 
   private fit(piece: Piece, brand: Brand, placement: Placement, sources: Sources) {

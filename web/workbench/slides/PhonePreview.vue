@@ -6,6 +6,7 @@ import { altText } from "../../../core/api";
 import DialogCard from "../../common/DialogCard.vue";
 import { usePiece } from "../piece";
 import SlideTile from "./SlideTile.vue";
+import { useMouseSwipe } from "./use-mouse-swipe";
 
 /** The strip as it is seen on a phone: swiped slide by slide, with dots; and what it says, in order. */
 const shown = defineModel<boolean>("shown", { required: true });
@@ -17,6 +18,7 @@ const slides = computed(() => (open.whole && lead.value ? slidesFor(open.whole, 
 const WIDTH = 390;
 const swiped = useTemplateRef("swiped");
 const { x } = useScroll(swiped);
+const { isLoose } = useMouseSwipe(swiped, WIDTH);
 const { width } = useElementSize(swiped);
 const at = computed(() => Math.round(x.value / Math.max(1, width.value)));
 const words = computed(() =>
@@ -52,6 +54,7 @@ function go(to: number): void {
         <div
           ref="swiped"
           class="swiped"
+          :class="{ loose: isLoose }"
           tabindex="0"
           role="group"
           aria-label="Swipe through the slides"
@@ -108,6 +111,12 @@ function go(to: number): void {
   overflow-x: auto;
   scroll-snap-type: x mandatory;
   scrollbar-width: none;
+  cursor: grab;
+}
+
+.loose {
+  scroll-snap-type: none;
+  cursor: grabbing;
 }
 
 .slide {
