@@ -277,7 +277,10 @@ function withKept(was: Piece | undefined, now: Piece): Piece {
     const before = was[key as keyof Piece];
     return [key, before !== part && same(before, part) ? before : part];
   });
-  return Object.fromEntries(parts) as Piece;
+  const isAsItWas =
+    parts.length === Object.keys(was).length &&
+    parts.every(([key, part]) => part === was[key as keyof Piece]);
+  return isAsItWas ? was : (Object.fromEntries(parts) as Piece);
 }
 
 const NOT_SAVED = "Your last changes are not saved yet; undo works when they are.";

@@ -33,6 +33,7 @@ const hand = useHand();
 const open = usePiece();
 
 const one = computed(() => (hand.chosen.length === 1 ? hand.chosen[0] : undefined));
+const areSeveral = computed(() => hand.boxes.size > 1);
 /** Of a strip: what is selected may run on over the fold. */
 const canRunOn = computed(
   () =>
@@ -81,16 +82,14 @@ const GAPS = [
           :key="side"
           :aria-label="label"
           :title="
-            hand.boxes.size > 1
-              ? label
-              : `${label.replace(/ (edges|centres|middles)/, '')} in the margins`
+            areSeveral ? label : `${label.replace(/ (edges|centres|middles)/, '')} in the margins`
           "
           @click="hand.align(side)"
         >
           <component :is="icon" :size="15" aria-hidden="true" />
         </NButton>
       </NButtonGroup>
-      <div v-if="hand.boxes.size > 1" class="row">
+      <div v-if="areSeveral" class="row">
         <NButton
           v-for="{ axis, label, title, icon } in GAPS"
           :key="axis"

@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { Eye, EyeOff, GripVertical, Lock, LockOpen } from "@lucide/vue";
+import { EyeOff } from "@lucide/vue";
 import { NButton } from "naive-ui";
 import { computed, ref } from "vue";
 import TextField from "../../ui/TextField.vue";
 import { usePiece } from "../piece";
 import { nodeName } from "../../../core/wording/nodes";
 import { useHand, type HandNode } from "./hand";
+import NodeRow from "./NodeRow.vue";
 
 /**
  * All that stands on the size, the front first, in its groups; what is hidden on it can be brought back. Rows are dragged, or
@@ -38,10 +39,6 @@ const hidden = computed(() => {
     ({ id, hidden: everywhere }) => changes[id]?.hidden ?? everywhere,
   );
 });
-
-function lock(id: string, locked: boolean): void {
-  open.set(["arrangement", id, "locked"], locked || null);
-}
 
 const dragged = ref<string>();
 const over = ref<string>();
@@ -78,43 +75,23 @@ function move(id: string, by: 1 | -1): void {
             All
           </NButton>
         </li>
-        <li
+        <NodeRow
+          :id="id"
           :class="{ inside: node.group, over: over === id }"
+          :name="name"
+          :local="local"
+          :locked="node.locked ?? false"
+          :selected="hand.selected.includes(id)"
           :draggable="hand.isLead"
-          @dragstart="dragged = id"
-          @dragend="dragged = over = undefined"
-          @dragover.prevent="over = id"
-          @drop.prevent="drop(id)"
-          @keydown.alt.up.prevent.stop="move(id, 1)"
-          @keydown.alt.down.prevent.stop="move(id, -1)"
-        >
-          <GripVertical v-if="hand.isLead" class="grip" :size="14" aria-hidden="true" />
-          <NButton
-            quaternary
-            size="small"
-            class="name"
-            :aria-pressed="hand.selected.includes(id)"
-            :secondary="hand.selected.includes(id)"
-            @click="$event.shiftKey ? hand.toggle(id) : hand.select([id])"
-          >
-            {{ name }} <span v-if="local" class="local">own</span>
-          </NButton>
-          <NButton quaternary size="small" :aria-label="`Hide ${name}`" @click="hand.hide(id)">
-            <Eye :size="14" aria-hidden="true" />
-          </NButton>
-          <NButton
-            quaternary
-            size="small"
-            :aria-pressed="node.locked ?? false"
-            :aria-label="`${node.locked ? 'Unlock' : 'Lock'} ${name}`"
-            @click="lock(id, !node.locked)"
-          >
-            <component :is="node.locked ? Lock : LockOpen" :size="14" aria-hidden="true" />
-          </NButton>
-        </li>
+          @hold="dragged = id"
+          @release="dragged = over = undefined"
+          @over="over = id"
+          @dropped="drop(id)"
+          @move="move(id, $event)"
+        />
       </template>
       <li v-for="node in hidden" :key="node.id">
-        <span class="quiet name out">{{ nodeName(node) }}</span>
+        <span class="quiet out">{{ nodeName(node) }}</span>
         <NButton
           quaternary
           size="small"
@@ -157,29 +134,11 @@ li.over {
   border-left: 2px solid var(--line);
 }
 
-.grip {
-  flex: none;
-  color: var(--quiet);
-  cursor: grab;
-}
-
-.name {
+.out {
   flex: 1;
   min-width: 0;
-  justify-content: start;
-  padding: 0 6px;
-  font-weight: 400;
-}
-
-.out {
   padding: 0 10px;
   font-size: 13px;
   text-decoration: line-through;
-}
-
-.local {
-  margin-left: 6px;
-  color: var(--leaf);
-  font-size: 12px;
 }
 </style>

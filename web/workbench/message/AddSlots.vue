@@ -86,7 +86,7 @@ async function addPictures(files: File[]): Promise<void> {
   <section class="add" aria-label="Add to the message">
     <p class="quiet small">Add</p>
     <div class="slots">
-      <NButton v-for="slot in missing" :key="slot" size="tiny" @click="add(slot)">
+      <NButton v-for="slot in missing" :key="slot" v-memo="[slot]" size="tiny" @click="add(slot)">
         <template #icon><Plus aria-hidden="true" /></template>
         {{ slotName(slot) }}
       </NButton>

@@ -54,11 +54,18 @@ const tints = computed((): Swatch[] =>
       })
     : [],
 );
-const rows = computed(() => [
-  { name: "Change with the colours of the piece", swatches: ofPiece.value },
-  { name: "Of the brand", swatches: ofBrand.value },
-  { name: "Tints", swatches: tints.value },
-]);
+const rows = computed(() =>
+  [
+    { name: "Change with the colours of the piece", swatches: ofPiece.value },
+    { name: "Of the brand", swatches: ofBrand.value },
+    { name: "Tints", swatches: tints.value },
+  ]
+    .filter(({ swatches }) => swatches.length > 0)
+    .map(({ name, swatches }) => ({
+      name,
+      swatches: swatches.map((one) => ({ ...one, contrast: contrastIn(one.hex) })),
+    })),
+);
 
 const isRaw = computed(() => props.token !== undefined && Hex.safeParse(props.token).success);
 const pictures = computed(() => (open.piece ? messagePictures(open.piece.message) : []));
@@ -78,7 +85,7 @@ function contrastIn(hex: string): { value: string; low: boolean } | undefined {
 
 <template>
   <div class="colours">
-    <div v-for="{ name, swatches } in rows.filter((row) => row.swatches.length > 0)" :key="name">
+    <div v-for="{ name, swatches } in rows" :key="name">
       <span class="quiet small">{{ name }}</span>
       <div class="swatches" role="group" :aria-label="name">
         <button
@@ -87,20 +94,13 @@ function contrastIn(hex: string): { value: string; low: boolean } | undefined {
           class="swatch"
           :aria-label="one.name"
           :aria-pressed="token === one.token"
-          :title="
-            contrastIn(one.hex)
-              ? `${one.name}, contrast ${contrastIn(one.hex)!.value} : 1`
-              : one.name
-          "
+          :title="one.contrast ? `${one.name}, contrast ${one.contrast.value} : 1` : one.name"
           @click="emit('pick', one.token)"
         >
           <span class="paint" :style="{ background: one.hex }"></span>
-          <span
-            v-if="contrastIn(one.hex)"
-            class="contrast number"
-            :class="{ low: contrastIn(one.hex)!.low }"
-            >{{ contrastIn(one.hex)!.value }}</span
-          >
+          <span v-if="one.contrast" class="contrast number" :class="{ low: one.contrast.low }">{{
+            one.contrast.value
+          }}</span>
         </button>
       </div>
     </div>

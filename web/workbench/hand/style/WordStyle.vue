@@ -58,6 +58,10 @@ const SLIDERS = [
   { key: "gap", label: "Between points", usual: 0.55, min: 0, max: 2, step: 0.05 },
 ] as const;
 
+// One by one, so that what shows one of them is drawn anew only when that one has changed.
+const align = computed(() => style.value.align);
+const valign = computed(() => style.value.valign ?? "top");
+const isUpper = computed(() => style.value.case === "upper");
 const bent = computed(() => style.value.arc ?? 0);
 const features = computed(() => style.value.features ?? []);
 const featureName = (feature: TypeFeature): string => {
@@ -113,17 +117,17 @@ const PLATE = { colour: "action", padding: 0.5, corner: 0.2, per: "block" } as c
     <NButton
       v-for="{ value, label } in ALIGNS"
       :key="value"
-      :aria-pressed="style.align === value"
-      :secondary="style.align === value"
+      :aria-pressed="align === value"
+      :secondary="align === value"
       @click="set({ align: value })"
     >
       {{ label }}
     </NButton>
     <NButton
-      :aria-pressed="style.case === 'upper'"
-      :secondary="style.case === 'upper'"
+      :aria-pressed="isUpper"
+      :secondary="isUpper"
       title="Capitals"
-      @click="set({ case: style.case === 'upper' ? 'as-typed' : 'upper' })"
+      @click="set({ case: isUpper ? 'as-typed' : 'upper' })"
     >
       AA
     </NButton>
@@ -132,8 +136,8 @@ const PLATE = { colour: "action", padding: 0.5, corner: 0.2, per: "block" } as c
     <NButton
       v-for="{ value, label } in HEIGHTS"
       :key="value"
-      :aria-pressed="(style.valign ?? 'top') === value"
-      :secondary="(style.valign ?? 'top') === value"
+      :aria-pressed="valign === value"
+      :secondary="valign === value"
       @click="set({ valign: value })"
     >
       {{ label }}
@@ -241,7 +245,7 @@ const PLATE = { colour: "action", padding: 0.5, corner: 0.2, per: "block" } as c
   </details>
   <details>
     <summary>Letters of the typeface</summary>
-    <div class="more">
+    <div v-memo="[features.join()]" class="more">
       <NCheckbox
         v-for="feature in TypeFeature.options"
         :key="feature"
