@@ -3,12 +3,14 @@ import type { Fitted } from "../engine";
 import { isCounted } from "../message";
 import { isPicture, type DesignSlide, type Piece } from "../piece";
 import { isStripSlot, slideCount, slideOf, withSlide, wordsIn } from "../strip";
-import type { Template } from "../templates";
+import { needsPictures, type Template } from "../templates";
 import { costOf, costOfLength, groundOf } from "./costs";
 import type { Offer } from "./offer";
 
 /** By eye, in the layouts' own measure of cost. */
 const MIX = 0.8;
+/** A set whose title is a picture, or runs through one, and that has none. */
+const HALF_EMPTY = 3;
 
 /** Costs what a set has made of an outline: its slides as they are fitted to the lead, in order. */
 export function offerStrip(
@@ -27,7 +29,8 @@ export function offerStrip(
 }
 
 /** A set is drawn for so many quotations, lists, figures and pictures, and for words of some length. */
-function against({ design }: Template, strip: Piece): number {
+function against(template: Template, strip: Piece): number {
+  const { design } = template;
   const said = Array.from({ length: slideCount(strip) }, (_, at) => slideOf(strip, at).message);
   const drawn = design.slides ?? [];
   const [here, there] = [sharesOf(said.slice(1).map(saidIn)), sharesOf(drawn.map(placesIn))];
@@ -36,7 +39,11 @@ function against({ design }: Template, strip: Piece): number {
   const lengths = [said, [design, ...drawn].map(({ message }) => message)].map((messages) =>
     mean(messages.map(lengthOf)),
   );
-  return MIX * apart.reduce((sum, one) => sum + one, 0) + costOfLength(lengths[0]!, lengths[1]!);
+  const shows = said.some((message) => Object.values(message).some(isPicture));
+  const empty = needsPictures(template) && !shows ? HALF_EMPTY : 0;
+  return (
+    empty + MIX * apart.reduce((sum, one) => sum + one, 0) + costOfLength(lengths[0]!, lengths[1]!)
+  );
 }
 
 /** What a slide says by slot; whether it shows something is one of them. */
