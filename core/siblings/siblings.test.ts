@@ -1,11 +1,15 @@
 import { expect } from "chai";
 import fc from "fast-check";
-import { demoPieces, demoSources } from "../../tests/support/demo";
+import { demoBrand, demoPieces, demoSources } from "../../tests/support/demo";
 import { makeScene } from "../engine";
 import type { Piece } from "../piece";
 import { placementById } from "../placements";
 import { check } from "../preflight";
+import type { Layout } from "../refit";
 import type { Sources } from "../resolve";
+import { carousels } from "../shipped";
+import { slideOf } from "../strip";
+import { pieceOf } from "../templates";
 import { classesOf, classOf, compose, layoutAlike } from "./index";
 
 const WORDS =
@@ -106,6 +110,34 @@ describe("variations that are laid out alike", () => {
       }
     }).timeout(60_000);
 
+  it("of a slide keep what runs through the strip where it is, and have their words in one size", () => {
+    const brand = demoBrand("saltlight");
+    const said = [...HEADLINES.slice(0, 6), ...HEADLINES.slice(40, 43)];
+    for (const template of carousels.slice(0, 4)) {
+      const strip = pieceOf(template, brand, { id: "strip", title: "A", words: {}, pictures: [] });
+      for (const place of ["photo-feed-tall", "story"]) {
+        const placement = placementById(place);
+        const slide = slideOf(strip, 2);
+        const pieces = said.map((text): Piece => {
+          return { ...slide, message: { ...slide.message, headline: { text } } };
+        });
+        const classes = classesOf(pieces.map(({ message }) => message));
+        const made = classes.map((one) => compose(slide, one, brand, placement, sources));
+        const sizes = new Set<string>();
+        for (const piece of pieces) {
+          const at = classes.indexOf(classOf(piece.message, classes)!);
+          const layout = layoutAlike(piece, made[at]!, brand, placement, sources);
+          if (!layout) continue;
+          const alone = makeScene(piece, brand, placement, sources).layout;
+          expect(runningIn(layout), `${template.id} ${place}`).to.deep.equal(runningIn(alone));
+          const headline = layout.placed.find(({ node }) => node.slot === "headline")!;
+          sizes.add(headline.text!.set.size.toFixed(1));
+        }
+        expect(sizes.size, `${template.id} ${place}`).to.be.within(1, classes.length);
+      }
+    }
+  }).timeout(60_000);
+
   it("are not all small for one that has a long word; that one stands by itself", () => {
     const { piece, brand } = demoPieces().find(
       ({ piece: { id } }) => id === "opening-announcement",
@@ -158,6 +190,12 @@ describe("variations that are laid out alike", () => {
     expect(of(5, 26, 35, 37, 66)).to.deep.equal([66, 37, 5]);
   });
 });
+
+/** Where what runs through a strip stands, to a hundredth of a pixel. */
+const runningIn = ({ placed }: Layout) =>
+  placed.flatMap(({ node, box: { x, y, width, height } }) =>
+    node.strip ? [[node.id, ...[x, y, width, height].map((side) => side.toFixed(2))]] : [],
+  );
 
 /** What lengths lose to the next longer of `ends`, in logarithms. */
 const lossOf = (lengths: readonly number[], ends: readonly number[]): number =>

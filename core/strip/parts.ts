@@ -8,6 +8,8 @@ import { slideOf } from "./slide";
 /** One graphic of a piece that goes to a placement: all of it, or one slide of a strip. */
 export interface SlideFile {
   piece: Piece;
+  /** Its place among all slides, from 0. */
+  index: number;
   /** Which slide it is in the order in which they are seen, from 1; undefined for what is no strip there. */
   slide?: number;
   /** Which part it belongs to, from 1, where a strip goes out in several. */
@@ -46,6 +48,7 @@ export function filesFor(piece: Piece, placement: Placement, inParts: boolean): 
           parts.length > 1
             ? inPart(piece, slide, { part, count: parts.length, isFirst: within === 0, isLast })
             : slide,
+        index,
         ...(all.length > 1 ? { slide: at + 1 } : {}),
         ...(parts.length > 1 ? { part: part + 1 } : {}),
         name: parts.length > 1 ? `${part + 1}-${name}` : name,

@@ -24,6 +24,7 @@ import {
   isStrip,
   pictureNames,
   readOutline,
+  shownAt,
   type SlideFile,
   withOutline,
 } from "../../core/strip";
@@ -55,14 +56,15 @@ export async function make(options: Options, shipped: Shipped): Promise<Outcome>
   if (!options.layoutOnly && options.format !== "svg")
     for (const placement of placements) refuseUnpaintable(placement, options.scale);
   const { variations, notes } = await variationsOf(options, piece, brand, files);
+  const inParts = options.parts && isStrip(piece);
   const batch = new Making(
     options,
     piece,
     placements,
     brand,
     new Studio(new WithShipped(shipped.fonts, files), shipped.faces),
-    // The slides of a strip are laid out each for itself.
-    options.apart || variations.length < 2 || isStrip(piece) ? [] : variations,
+    // What says that a slide begins a part is not there for all.
+    options.apart || inParts ? [] : variations,
   );
   await mkdir(options.out, { recursive: true });
   for (const [index, variation] of variations.entries()) {
@@ -157,13 +159,14 @@ class Making {
   }
 
   private async size(
-    { piece, slide, part, name }: SlideFile,
+    { piece: whole, index, slide, part, name }: SlideFile,
     placement: Placement,
     variation: string,
   ): Promise<void> {
     const { format, scale, layoutOnly, svgText, out } = this.options;
     const { brand, studio } = this;
-    const siblings = await this.alike.composition(piece.message, placement);
+    const piece = shownAt(whole, placement);
+    const siblings = await this.alike.composition(piece.message, placement, index);
     const alike = siblings && (await studio.makeAlike(piece, siblings, brand, placement));
     const { layout, scene } = alike ?? (await studio.make(piece, brand, placement));
     const report = reportOf(layout);

@@ -22,7 +22,7 @@ export interface Item {
   /** Of a variation: its values by column. */
   values?: Record<string, string>;
   /** Of a strip: which one in its order, in which part, and its part of a name. */
-  slide?: Omit<SlideFile, "piece">;
+  slide?: Omit<SlideFile, "piece" | "index">;
   ready?: Ready;
   /** How a variation that is not ready stands. */
   standing?: () => ReturnType<VariationPieces["at"]>;

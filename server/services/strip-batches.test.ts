@@ -92,9 +92,18 @@ describe("a batch of a strip", () => {
   it("looks as the strip does by itself, with what runs through its slides and across its folds", async () => {
     const own = await delivered({ sizes: ["photo-feed-square"], format: "png" });
     const [first] = await made();
-    expect(first!.outputs.slice(0, SLIDES).map(({ sha256 }) => sha256)).to.deep.equal(
-      own.manifest.files.map(({ sha256 }) => sha256),
+    const [ownPictures, ofSet] = [own.manifest.files, first!.outputs].map((files) =>
+      files.slice(0, SLIDES).map(({ sha256 }) => sha256),
     );
+    // Where words vary, a slide stands as it does in all variations.
+    expect(ofSet!.slice(2)).to.deep.equal(ownPictures!.slice(2));
+    const table = { columns: ["slide-2-headline"], rows: [[""], ["Where the nets were mended"]] };
+    const request = { table, placements: ["photo-feed-square"], format: "png", alike: false };
+    const { id } = await post(`${strip}/batches`, request);
+    await ended(`/api/batches/${id}`);
+    const { variations } = await get(`/api/batches/${id}/variations`);
+    const apart = (variations as VariationAnswer[])[0]!.outputs.map(({ sha256 }) => sha256);
+    expect(apart).to.deep.equal(ownPictures);
   });
 
   it("is delivered with its slides numbered, as it was made or in another format", async () => {

@@ -3,7 +3,7 @@ import { appliedWherePossible } from "../../core/edit";
 import type { Piece } from "../../core/piece";
 import type { Placement } from "../../core/placements";
 import type { Composition } from "../../core/siblings";
-import { slideOf } from "../../core/strip";
+import { shownAt, slideCount, slideOf, withSlide } from "../../core/strip";
 import type { RenderPool } from "../render/pool";
 import { Alike } from "./alike";
 import type { BatchRow } from "./batch-runner";
@@ -25,10 +25,10 @@ export class VariationPieces {
     placement: Placement,
     slide = 0,
   ): Promise<{ piece: Piece; alike?: Composition }> {
-    const piece = slideOf(await this.piece(index), slide);
+    const piece = shownAt(slideOf(await this.piece(index), slide), placement);
     const siblings = this.variation(index).edit
       ? undefined
-      : await this.alike?.composition(piece.message, placement);
+      : await this.alike?.composition(piece.message, placement, slide);
     return { piece, ...(siblings ? { alike: siblings } : {}) };
   }
 
@@ -45,10 +45,17 @@ export class VariationPieces {
     const piece = applyVariation(document, variation);
     // Of a batch of before placements were kept it stands as the piece does.
     const place = places?.find(({ id }) => id === document.lead);
-    const siblings = place && (await this.alike?.composition(piece.message, place));
-    if (!siblings) return piece;
-    const { lead, frame, arrangement, sizes } = siblings;
-    return { ...piece, lead, ...(frame ? { frame } : {}), arrangement, sizes };
+    if (!place || !this.alike) return piece;
+    let stood = piece;
+    for (let at = 0; at < slideCount(piece); at++) {
+      const slide = slideOf(piece, at);
+      const siblings = await this.alike.composition(slide.message, place, at);
+      if (!siblings) continue;
+      const { lead, frame, arrangement, sizes } = siblings;
+      const own = { ...slide, lead, ...(frame ? { frame } : {}), arrangement, sizes };
+      stood = withSlide(stood, at, own);
+    }
+    return stood;
   }
 
   private variation(index: number): Variation {

@@ -17,7 +17,6 @@ import { sizeOf } from "../../common/size-of";
 const batch = useBatch();
 const open = usePiece();
 
-/** The slides of a strip are laid out each for itself. */
 const strip = computed(() => open.whole !== undefined && isStrip(open.whole));
 
 /** What is added varies at once. */
@@ -85,7 +84,7 @@ function toggle(list: string[], id: string): string[] {
       <legend>Never together</legend>
       <NeverList v-model="batch.never" :columns="batch.columns" />
     </fieldset>
-    <fieldset v-if="!strip">
+    <fieldset>
       <legend>Layout</legend>
       <NRadioGroup v-model:value="batch.alike" name="alike"
         ><NRadio :value="true">As a set: same layout, same type size</NRadio
