@@ -75,6 +75,8 @@ export const ResultsAnswer = z.object({
     table: Table.optional(),
     pictures: z.array(FileId),
     spreads: z.array(Spread),
+    templates: z.array(z.string()),
+    typefaces: z.array(z.string()),
   }),
   /** Of the table that was just read. */
   notes: z.array(TableNote),

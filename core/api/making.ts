@@ -9,7 +9,7 @@ export const ImageFormat = z.enum(["png", "jpeg", "webp", "svg"]);
 export type ImageFormat = z.infer<typeof ImageFormat>;
 
 export const BatchRequest = z.object({
-  /** Not needed where pictures or spreads vary alone. */
+  /** Not needed where pictures or looks vary alone. */
   table: Table.optional(),
   pairing: Pairing.default("in-step"),
   /** For pairing “together”: columns that go in step; the groups, and each column in none, are mixed. */
@@ -17,7 +17,7 @@ export const BatchRequest = z.object({
     .array(z.array(z.string().max(200)).max(100))
     .max(100)
     .default([]),
-  /** Values that never stand in one variation, by column: the text, a picture's id or name, a spread's place from 1. */
+  /** Values that never stand in one variation, by column: the text, a picture's id or name, what is chosen by its id, a spread's place from 1. */
   never: z.array(Condition).max(200).default([]),
   /** All mixes, or so few that every two values of different columns meet. */
   sample: Sample.default("all"),
@@ -25,6 +25,10 @@ export const BatchRequest = z.object({
   alike: z.boolean().default(true),
   pictures: z.object({ slot: z.string().max(80), ids: z.array(FileId).max(500) }).optional(),
   spreads: z.array(Spread).max(100).default([]),
+  /** Templates whose arrangements vary, by their ids; of a strip, sets. */
+  templates: z.array(z.string().max(80)).max(100).default([]),
+  /** Ways of using the kit's typefaces that vary, by their ids. */
+  typefaces: z.array(z.string().max(80)).max(20).default([]),
   placements: z.array(Id).max(LIMITS.sizes),
   format: ImageFormat.default("jpeg"),
   scale: z.union([z.literal(1), z.literal(2)]).default(1),

@@ -3,6 +3,7 @@ import { demoBrand, demoPiece } from "../../tests/support/demo";
 import { appliedWherePossible } from "../edit";
 import type { Node, Piece } from "../piece";
 import { placementById } from "../placements";
+import { shippedTemplates } from "../shipped";
 import { applyVariation, changedByHand, outdatedFiles, type Made, type Variation } from "./index";
 
 const document = demoPiece("quillmere", "opening-announcement");
@@ -11,7 +12,8 @@ const placements = ["photo-feed-tall", "story"];
 const headlines = ["Boats at ease", "Still water", "The fleet comes home"];
 const variations: Variation[] = headlines.map((text) => ({ message: { headline: { text } } }));
 const places = placements.map((id) => placementById(id)!);
-const made: Made = { document, brand, places, variations };
+const dressing = { brand, templates: shippedTemplates };
+const made: Made = { document, ...dressing, places, variations };
 const outdated = (now: Partial<Made>): string[] =>
   outdatedFiles(made, { ...made, ...now }, placements).map(
     ({ variation, placement }) => `${variation} ${placement}`,
@@ -59,7 +61,7 @@ describe("a batch that is made again", () => {
   });
 
   it("makes a variation again that was changed by hand, and no other", () => {
-    const base = applyVariation(document, variations[1]!);
+    const base = applyVariation(document, variations[1]!, dressing);
     const changed = changedByHand(variations[1]!, base, red(base));
     expect(changed.message).to.deep.equal(variations[1]!.message);
     expect(outdated({ variations: variations.with(1, changed) })).to.deep.equal([
@@ -71,13 +73,13 @@ describe("a batch that is made again", () => {
   });
 
   it("keeps a change by hand whatever the batch has become, and takes other words as the variation's", () => {
-    const base = applyVariation(document, variations[0]!);
+    const base = applyVariation(document, variations[0]!, dressing);
     const own = { ...red(base), title: "A title of its own" };
     own.message = { ...own.message, headline: { text: "Better words" } };
     const changed = changedByHand(variations[0]!, base, own);
     expect(changed.message).to.deep.equal({ headline: { text: "Better words" } });
     const cta = { ...document.message, "call-to-action": { text: "Come in" } };
-    const now = applyVariation({ ...document, message: cta }, changed);
+    const now = applyVariation({ ...document, message: cta }, changed, dressing);
     const again = appliedWherePossible(now, changed.edit!);
     expect(again).to.deep.equal(red(now));
     // What it is about may be gone; the rest still holds.

@@ -3,9 +3,9 @@ import { appliedWherePossible, editTo } from "../edit";
 import type { Filling, Piece } from "../piece";
 import type { Placement } from "../placements";
 import { same } from "../same";
+import type { Template } from "../templates";
 import { batchSlots, fillingAt, withFillings } from "./slots";
-import type { SlotValue } from "./table";
-import type { Variation } from "./variation";
+import { isFor, type SlotValue, type Variation } from "./variation";
 
 /** What the files of a batch come of; `places` may be more than it is made for, or fewer where they were not kept. */
 export interface Made {
@@ -13,6 +13,8 @@ export interface Made {
   brand: Brand;
   places: readonly Placement[];
   variations: readonly Variation[];
+  /** What arranges those that are not arranged as the piece is. */
+  templates: readonly Template[];
 }
 
 export interface MadeFile {
@@ -59,39 +61,50 @@ export function outdatedFiles(before: Made, now: Made, placements: readonly stri
     return then !== undefined && !same(then, place);
   };
   return placements.flatMap((placement) => {
-    const isOther =
-      isOtherBrand ||
-      isMoved(placement) ||
-      !same(seenAt(before, placement), seenAt(now, placement));
-    return now.variations.flatMap((_, variation) =>
-      isOther || changed[variation] ? [{ variation, placement }] : [],
+    const isElsewhere = isOtherBrand || isMoved(placement);
+    const [isOther, isOtherInIts] = [false, true].map(
+      (arranged) =>
+        isElsewhere || !same(seenAt(before, placement, arranged), seenAt(now, placement, arranged)),
     );
+    return now.variations.flatMap((one, variation) => {
+      const isOutdated =
+        (one.template === undefined ? isOther : isOtherInIts) || changed[variation];
+      return isOutdated && isFor(one, { id: placement }) ? [{ variation, placement }] : [];
+    });
   });
 }
 
-/** What of a piece is seen on one of its sizes, where every variation has its own words and colours. */
-function seenAt({ document, variations }: Made, placement: string): unknown {
+/**
+ * What of a piece is seen on one of its sizes, where every variation has its own words and colours; `arranged`: where it is
+ * arranged as a template has it.
+ */
+function seenAt({ document, variations }: Made, placement: string, arranged: boolean): unknown {
   const {
     id: _id,
     title: _title,
     origin: _origin,
     fine: _fine,
     shown: _shown,
+    arrangement,
+    frame,
+    lead,
     ...piece
   } = document;
   const said = batchSlots(document).flatMap(({ id, filling }) =>
     variations.every(hasWords(id)) ? [] : [[id, paintedOf(filling)]],
   );
   const isSeen = (size: { placement: string }): boolean =>
-    size.placement === placement || size.placement === piece.lead;
+    size.placement === placement || size.placement === lead;
   const slides = piece.slides?.map(
-    ({ fine: _its, shown: _so, message: _words, sizes, ...slide }) => ({
+    ({ fine: _its, shown: _so, message: _words, arrangement: own, sizes, ...slide }) => ({
       ...slide,
+      ...(arranged ? {} : { arrangement: own }),
       sizes: sizes.filter(isSeen),
     }),
   );
   const spread = variations.every((one) => one.spread) ? {} : piece.spread;
-  return { ...piece, message: said, slides, sizes: piece.sizes.filter(isSeen), spread };
+  const stands = arranged ? {} : { arrangement, frame, lead };
+  return { ...piece, ...stands, message: said, slides, sizes: piece.sizes.filter(isSeen), spread };
 }
 
 const paintedOf = ({ varies: _varies, ...filling }: Filling): unknown =>

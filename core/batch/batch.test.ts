@@ -1,6 +1,6 @@
 import { expect } from "chai";
 import fc from "fast-check";
-import { demoPiece } from "../../tests/support/demo";
+import { demoBrand, demoPiece } from "../../tests/support/demo";
 import {
   applyVariation,
   combine,
@@ -156,7 +156,10 @@ describe("combining", () => {
   it("puts a variation's words in place, and keeps the piece's own where a cell is empty", () => {
     const lists = readTable({ columns: ["headline", "support"], rows: [["New", ""]] }, piece, []);
     const [variation] = combine({ lists, pictures: undefined, pairing: "in-step" });
-    const { message } = applyVariation(piece, variation!);
+    const { message } = applyVariation(piece, variation!, {
+      brand: demoBrand("quillmere"),
+      templates: [],
+    });
     expect(message.headline).to.deep.equal({ text: "New" });
     expect(message.support).to.deep.equal(piece.message.support);
   });
@@ -172,7 +175,7 @@ describe("readTable", () => {
       piece,
       [],
     );
-    expect(lists.slots).to.deep.equal(["call-to-action", "headline"]);
+    expect(lists.columns).to.deep.equal(["call-to-action", "headline"]);
   });
 
   it("says what it does not use, and goes on", () => {

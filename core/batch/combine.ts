@@ -1,5 +1,6 @@
 import { coverPairs, OPEN, type Allowed, type Row } from "./covering";
-import { factorsOf, merged, type Combining, type Factor } from "./factors";
+import { merged } from "./choice";
+import { factorsOf, type Combining, type Factor } from "./factors";
 import type { Variation } from "./variation";
 
 /** More are not counted one by one where conditions leave some out. */

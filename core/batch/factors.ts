@@ -1,20 +1,24 @@
 import { z } from "zod";
 import type { Spread } from "../colour";
-import type { Lists, SlotValue } from "./table";
-import { SPREAD_COLUMN, type Variation } from "./variation";
+import { choiceOf, merged, type Choice } from "./choice";
+import type { Lists } from "./table";
+import type { Variation } from "./variation";
 
 export const Pairing = z.enum(["in-step", "every-mix", "together"]);
 export type Pairing = z.infer<typeof Pairing>;
 
-/** The lists to combine: the table's, with pictures for one slot and spreads beside it. */
+/** The lists to combine: the table's, with pictures for one slot and looks beside it. */
 export interface Combining {
   lists: Lists;
   pictures?: { slot: string; ids: readonly string[] } | undefined;
   spreads?: readonly Spread[] | undefined;
+  /** Templates and ways of using the kit's typefaces, by their ids. */
+  templates?: readonly string[] | undefined;
+  typefaces?: readonly string[] | undefined;
   pairing: Pairing;
   /** For `together`: columns that go in step with each other; each other column is mixed with the rest. */
   groups?: readonly (readonly string[])[] | undefined;
-  /** Never these values in one variation, by column: the text, the picture's id, or the spread's place from 1. */
+  /** Never these values in one variation, by column: the text, what is chosen by its id, a spread by its place from 1. */
   never?: readonly Condition[] | undefined;
   sample?: Sample | undefined;
 }
@@ -25,12 +29,6 @@ export type Sample = z.infer<typeof Sample>;
 
 export const Condition = z.record(z.string().max(200), z.string().max(10_000));
 export type Condition = z.infer<typeof Condition>;
-
-/** One of the choices of a factor: what it changes, and its values by column as conditions name them. */
-export interface Choice {
-  change: Variation;
-  keys: Readonly<Record<string, string>>;
-}
 
 /** Columns that go in step; factors are mixed with each other. */
 export interface Factor {
@@ -64,37 +62,37 @@ export function factorsOf(combining: Combining): Factor[] {
   return parts.map((part) => unique(inStep(part, 0))).filter(({ choices }) => choices.length > 0);
 }
 
-/** The table's columns, then the pictures and the spreads, each as long as its own list. */
-function columnsOf({ lists, pictures, spreads }: Combining): Column[] {
-  const ofTable = lists.slots.map((name) => ({
+/** The table's columns, then what is chosen beside it, each as long as its own list. */
+function columnsOf({ lists, pictures, spreads, templates, typefaces }: Combining): Column[] {
+  const ofTable = lists.columns.map((name) => ({
     name,
-    values: lists.rows.map((row) => row[name] && choiceOf(name, row[name])),
+    values: lists.rows.map((row) => row[name]),
   }));
-  const ids = pictures?.ids ?? [];
-  const ofPictures: Column[] = pictures
-    ? [
-        {
-          name: pictures.slot,
-          values: ids.map((id) => choiceOf(pictures.slot, { picture: id })),
-        },
-      ]
-    : [];
-  const ofSpreads: Column = {
-    name: SPREAD_COLUMN,
-    values: (spreads ?? []).map((spread, index) => ({
-      change: { message: {}, spread },
-      keys: { [SPREAD_COLUMN]: String(index + 1) },
-    })),
-  };
-  // Pictures that are chosen beside the table stand in for a column of the same slot.
-  const chosen = [...ofPictures, ofSpreads].filter(({ values }) => values.length > 0);
+  const beside: Column[] = [
+    ...(pictures
+      ? [
+          column(pictures.slot, pictures.ids, (id) => ({
+            message: { [pictures.slot]: { picture: id } },
+          })),
+        ]
+      : []),
+    column("template", templates, (template) => ({ template })),
+    column("typefaces", typefaces, (typefaces) => ({ typefaces })),
+    {
+      name: "spread",
+      values: (spreads ?? []).map((spread, at) => choiceOf("spread", String(at + 1), { spread })),
+    },
+  ];
+  // What is chosen beside the table stands in for a column of the same name.
+  const chosen = beside.filter(({ values }) => values.length > 0);
   return [...ofTable.filter((own) => !chosen.some(({ name }) => name === own.name)), ...chosen];
 }
 
-const choiceOf = (slot: string, value: SlotValue): Choice => ({
-  change: { message: { [slot]: value } },
-  keys: { [slot]: "text" in value ? value.text : value.picture },
-});
+const column = (
+  name: string,
+  ids: readonly string[] = [],
+  changeOf: (id: string) => Partial<Variation>,
+): Column => ({ name, values: ids.map((id) => choiceOf(name, id, changeOf(id))) });
 
 /** Row by row; a column shorter than the longest comes round again. With a table its rows are what is made. */
 function inStep(columns: readonly Column[], rows: number): Factor {
@@ -103,21 +101,6 @@ function inStep(columns: readonly Column[], rows: number): Factor {
     merged(columns.map(({ values }) => values[index % values.length])),
   );
   return { columns: columns.map(({ name }) => name), choices };
-}
-
-export function merged(choices: readonly (Choice | undefined)[]): Choice {
-  const all = choices.filter((choice) => choice !== undefined);
-  const spread = all.find(({ change }) => change.spread)?.change.spread;
-  return {
-    change: {
-      message: Object.assign({}, ...all.map(({ change }) => change.message)) as Record<
-        string,
-        SlotValue
-      >,
-      ...(spread ? { spread } : {}),
-    },
-    keys: Object.assign({}, ...all.map(({ keys }) => keys)) as Record<string, string>,
-  };
 }
 
 function unique({ columns, choices }: Factor): Factor {
@@ -134,7 +117,7 @@ export function unequal(combining: Combining): { shorter: string; has: number; l
       ? []
       : columns
           .filter(({ name, values }) => names.includes(name) && values.length !== choices.length)
-          .filter(({ name }) => !combining.lists.slots.includes(name))
+          .filter(({ name }) => !combining.lists.columns.includes(name))
           .map(({ name, values }) => ({
             shorter: name,
             has: values.length,

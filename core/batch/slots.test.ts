@@ -1,5 +1,5 @@
 import { expect } from "chai";
-import { demoPiece } from "../../tests/support/demo";
+import { demoBrand, demoPiece } from "../../tests/support/demo";
 import { placementById } from "../placements";
 import { asStrip, withNewSlide, withOutline, withSlideMoved } from "../strip";
 import {
@@ -19,6 +19,7 @@ const strip = withOutline(
   ["One", "Two", "Three"].map((word) => ({ words: [["headline", word]], pictures: [] })),
   names,
 ).piece;
+const dressing = { brand: demoBrand("quillmere"), templates: [] };
 const second = strip.slides![0]!.id;
 
 const headlines = (of: typeof strip) =>
@@ -49,7 +50,7 @@ describe("what of a strip can vary", () => {
     const lists = readTable(table, strip, []);
     expect(lists.notes.map(({ code }) => code)).to.deep.equal(["unknown-column"]);
     const made = [...combine({ lists, pairing: "in-step" })].map((one) =>
-      headlines(applyVariation(strip, one)),
+      headlines(applyVariation(strip, one, dressing)),
     );
     expect(made).to.deep.equal([
       ["First", "Second", "Three"],
@@ -61,11 +62,15 @@ describe("what of a strip can vary", () => {
     const id = `${second}/headline`;
     const moved = withSlideMoved(strip, 1, 2);
     const variation = { message: { [id]: { text: "Moved" } } };
-    expect(headlines(applyVariation(moved, variation))).to.deep.equal(["One", "Three", "Moved"]);
+    expect(headlines(applyVariation(moved, variation, dressing))).to.deep.equal([
+      "One",
+      "Three",
+      "Moved",
+    ]);
     expect(columnNames(moved)(id)).to.equal("slide-3-headline");
     // What was said of a slide that is gone changes nothing.
     const gone = { ...strip, slides: strip.slides!.slice(1) };
-    expect(applyVariation(gone, variation).slides).to.deep.equal(gone.slides);
+    expect(applyVariation(gone, variation, dressing).slides).to.deep.equal(gone.slides);
   });
 
   it("makes a file of each slide that says something, where slides are shown", () => {

@@ -2,6 +2,8 @@ import { z } from "zod";
 import { isPicture, isText, LIMITS, type Piece } from "../piece";
 import { problem } from "../problem";
 import { tableWords } from "../wording/tables";
+import { choiceOf, type Choice } from "./choice";
+import { knownIn, lookColumnNamed, readLook, type LookColumn, type LookNames } from "./looks";
 import { batchSlots, plain, slotNamed, type BatchSlot } from "./slots";
 
 export const BATCH_LIMITS = { rows: 5000, files: 40_000, columns: 100 } as const;
@@ -36,24 +38,36 @@ export interface PictureName {
   name: string;
 }
 
-/** The lists that a batch combines: for each slot, by its id, its values row by row; empty cells keep the piece's own. */
+/** The lists that a batch combines: for each column its values row by row; empty cells keep the piece's own. */
 export interface Lists {
-  slots: string[];
-  /** `rows[i][slot]` is undefined where the cell is empty. */
-  rows: Record<string, SlotValue | undefined>[];
+  /** Slots by their ids, and the columns of looks. */
+  columns: string[];
+  /** `rows[i][column]` is undefined where the cell is empty. */
+  rows: Record<string, Choice | undefined>[];
   notes: TableNote[];
 }
 
-export type SlotValue = { text: string } | { picture: string };
+/** One that is used: where it stands in the table, and how its cells are read. */
+interface UsedColumn {
+  at: number;
+  id: string;
+  read: (cell: string, index: number) => Choice | undefined;
+}
 
 /**
- * Matches a table's columns with the piece's slots by name, ignoring case, spaces and hyphens.
- * Throws `table-empty` and `table-no-slot`; everything else becomes a note and the rest goes on.
+ * Matches a table's columns with the piece's slots by name, ignoring case, spaces and hyphens, and with the columns of looks
+ * where it is known what these may name. Throws `table-empty` and `table-no-slot`; everything else becomes a note and the
+ * rest goes on.
  */
-export function readTable(table: Table, piece: Piece, pictures: readonly PictureName[]): Lists {
+export function readTable(
+  table: Table,
+  piece: Piece,
+  pictures: readonly PictureName[],
+  looks?: LookNames,
+): Lists {
   if (table.rows.length === 0) throw problem("table-empty");
   const notes: TableNote[] = [];
-  const columns = matchColumns(table, piece, notes);
+  const columns = usedColumns(table, piece, { pictures, looks, notes });
   if (columns.length === 0) {
     throw problem("table-no-slot", {
       columns: table.columns.map((name) => `“${name}”`).join(", ") || "none",
@@ -65,29 +79,38 @@ export function readTable(table: Table, piece: Piece, pictures: readonly Picture
   const rows = table.rows.map((cells, index) => {
     noteRagged(table, cells, index, notes);
     return Object.fromEntries(
-      columns.map(({ at, slot }) => [
-        slot.id,
-        readCell(cells[at]?.trim() ?? "", slot, pictures, index, notes),
-      ]),
+      columns.map(({ at, id, read }) => {
+        const cell = cells[at]?.trim() ?? "";
+        return [id, cell === "" ? undefined : read(cell, index)];
+      }),
     );
   });
-  return { slots: columns.map(({ slot }) => slot.id), rows, notes };
+  return { columns: columns.map(({ id }) => id), rows, notes };
 }
 
-function matchColumns(table: Table, piece: Piece, notes: TableNote[]) {
+interface Known {
+  pictures: readonly PictureName[];
+  looks: LookNames | undefined;
+  notes: TableNote[];
+}
+
+function usedColumns(table: Table, piece: Piece, known: Known): UsedColumn[] {
   const slots = batchSlots(piece);
-  const taken = new Set<BatchSlot>();
+  const taken = new Set<string>();
   return table.columns.flatMap((name, at) => {
     const slot = slotNamed(name, slots);
-    if (slot && !taken.has(slot)) {
-      taken.add(slot);
-      return [{ at, slot }];
+    const look = slot || !known.looks ? undefined : lookColumnNamed(name);
+    const id = slot?.id ?? look;
+    if (id !== undefined && !taken.has(id)) {
+      taken.add(id);
+      const read = slot ? slotReader(slot, known) : lookReader(look!, known.looks!, known.notes);
+      return [{ at, id, read }];
     }
     const names = slots.map((one) => one.name);
-    notes.push(
-      slot
-        ? tableNote("same-column", { name })
-        : tableNote("unknown-column", { name, slots: names }),
+    known.notes.push(
+      id === undefined
+        ? tableNote("unknown-column", { name, slots: names })
+        : tableNote("same-column", { name }),
     );
     return [];
   });
@@ -99,24 +122,29 @@ function noteRagged(table: Table, cells: string[], index: number, notes: TableNo
   notes.push(tableNote("ragged-row", { row: index + 1, has, needs }));
 }
 
-function readCell(
-  cell: string,
-  { name: slot, filling: own }: BatchSlot,
-  pictures: readonly PictureName[],
-  index: number,
-  notes: TableNote[],
-): SlotValue | undefined {
-  if (cell === "") return undefined;
-  if (isPicture(own)) {
-    const found = pictures.find(({ id, name }) => id === cell || plain(name) === plain(cell));
-    if (found) return { picture: found.id };
-    notes.push(tableNote("unknown-picture", { row: index + 1, picture: cell }));
+const slotReader =
+  ({ id, name: slot, filling: own }: BatchSlot, { pictures, notes }: Known): UsedColumn["read"] =>
+  (cell, index) => {
+    const row = index + 1;
+    if (isPicture(own)) {
+      const found = pictures.find((one) => one.id === cell || plain(one.name) === plain(cell));
+      if (found) return choiceOf(id, found.id, { message: { [id]: { picture: found.id } } });
+      notes.push(tableNote("unknown-picture", { row, picture: cell }));
+      return undefined;
+    }
+    if (isText(own) && cell.length > LIMITS.text) {
+      notes.push(tableNote("too-long", { row, slot, length: cell.length, most: LIMITS.text }));
+      return undefined;
+    }
+    return choiceOf(id, cell, { message: { [id]: { text: cell } } });
+  };
+
+const lookReader =
+  (column: LookColumn, looks: LookNames, notes: TableNote[]): UsedColumn["read"] =>
+  (cell, index) => {
+    const change = readLook(column, cell, looks);
+    if (change) return choiceOf(column, cell, change);
+    const known = knownIn(column, looks).map(({ name }) => name);
+    notes.push(tableNote("unknown-value", { row: index + 1, column, value: cell, known }));
     return undefined;
-  }
-  if (isText(own) && cell.length > LIMITS.text) {
-    const about = { row: index + 1, slot, length: cell.length, most: LIMITS.text };
-    notes.push(tableNote("too-long", about));
-    return undefined;
-  }
-  return { text: cell };
-}
+  };

@@ -1,24 +1,39 @@
+import type { Brand } from "../brand";
 import type { Spread } from "../colour";
 import type { Edit } from "../edit";
 import { isPicture, type Filling, type Piece } from "../piece";
 import type { Placement } from "../placements";
 import { isStrip, slidesFor } from "../strip";
+import { arrangedAs, inSet, inTypefaces, type Template } from "../templates";
 import { fillingAt, withFillings } from "./slots";
-import type { SlotValue } from "./table";
 
-/** What one variation changes in the piece: what is said and shown, by the ids of slots, and its colours. */
+export type SlotValue = { text: string } | { picture: string };
+
+/** What one variation changes in the piece: what is said and shown, by the ids of slots, and how it looks. */
 export interface Variation {
   message: Record<string, SlotValue>;
+  /** The id of the template whose arrangement it takes. */
+  template?: string;
+  /** Which of the ways of using the kit's typefaces. */
+  typefaces?: string;
   spread?: Spread;
+  /** What its words are in, as BCP 47. */
+  language?: string;
+  /** The only placements that it is made for. */
+  sizes?: string[];
   /** What was changed of it by hand, from how it stands among the others. */
   edit?: Edit;
 }
 
-/** The columns of a batch that are no slots. */
-export const SPREAD_COLUMN = "spread";
+/** What the looks of variations are taken from. */
+export interface Dressing {
+  brand: Brand;
+  templates: readonly Template[];
+}
 
-/** The piece with the variation's words, pictures and colours in place of its own; not yet with what was changed by hand. */
-export function applyVariation(piece: Piece, { message: changed, spread }: Variation): Piece {
+/** The piece with the variation's words, pictures and looks in place of its own; not yet with what was changed by hand. */
+export function applyVariation(piece: Piece, variation: Variation, dressing: Dressing): Piece {
+  const { message: changed, spread, language } = variation;
   const fillings: Record<string, Filling> = {};
   for (const [slot, value] of Object.entries(changed)) {
     const own = fillingAt(piece, slot);
@@ -26,12 +41,35 @@ export function applyVariation(piece: Piece, { message: changed, spread }: Varia
     const samePicture = isPicture(own) && "picture" in value && own.picture === value.picture;
     fillings[slot] = samePicture ? own : value;
   }
-  return { ...withFillings(piece, fillings), ...(spread ? { spread } : {}) };
+  const said = {
+    ...withFillings(piece, fillings),
+    ...(language === undefined ? {} : { language }),
+  };
+  return { ...inLookOf(said, variation, dressing), ...(spread ? { spread } : {}) };
 }
 
-/** The slides of a variation that go to a placement, in order; one of a piece that is no strip. */
-export const slidesOf = (piece: Piece, variation: Variation, placement: Placement): number[] =>
-  isStrip(piece) ? slidesFor(applyVariation(piece, variation), placement) : [0];
+/** What is gone meanwhile, a template or a face of the kit, changes nothing. */
+function inLookOf(
+  piece: Piece,
+  { template, typefaces }: Variation,
+  { brand, templates }: Dressing,
+): Piece {
+  const from = templates.find(({ id }) => id === template);
+  const arrange = () => (isStrip(piece) ? inSet(piece, from!, brand) : arrangedAs(piece, from!));
+  const arranged = from ? arrange() : piece;
+  return typefaces === undefined ? arranged : inTypefaces(arranged, typefaces, brand);
+}
+
+/** Whether a variation is made for a placement. */
+export const isFor = ({ sizes }: Variation, { id }: Pick<Placement, "id">): boolean =>
+  sizes === undefined || sizes.includes(id);
+
+/** The slides of a variation that go to a placement, in order; one of a piece that is no strip, none where it does not go. */
+export function slidesOf(piece: Piece, variation: Variation, placement: Placement): number[] {
+  if (!isFor(variation, placement)) return [];
+  // Which slides are empty is a matter of words and pictures alone.
+  return isStrip(piece) ? slidesFor(withFillings(piece, variation.message), placement) : [0];
+}
 
 /** How many files variations make on some placements. */
 export const countFiles = (
@@ -39,31 +77,8 @@ export const countFiles = (
   variations: readonly Variation[],
   placements: readonly Placement[],
 ): number =>
-  isStrip(piece)
-    ? placements.reduce(
-        (sum, placement) =>
-          sum + variations.reduce((n, one) => n + slidesOf(piece, one, placement).length, 0),
-        0,
-      )
-    : variations.length * placements.length;
-
-/** How the values of a variation are called, by column. */
-export interface ValueNames {
-  column: (slot: string) => string;
-  picture: (id: string) => string;
-  spread: (spread: Spread) => string;
-}
-
-/** What a person tells variations apart by: each column's value in words. */
-export function valuesOf(
-  { message, spread }: Variation,
-  names: ValueNames,
-): Record<string, string> {
-  const values = Object.fromEntries(
-    Object.entries(message).map(([slot, value]) => [
-      names.column(slot),
-      "text" in value ? value.text : names.picture(value.picture),
-    ]),
+  placements.reduce(
+    (sum, placement) =>
+      sum + variations.reduce((n, one) => n + slidesOf(piece, one, placement).length, 0),
+    0,
   );
-  return spread ? { ...values, [SPREAD_COLUMN]: names.spread(spread) } : values;
-}

@@ -1,7 +1,7 @@
 export * from "./template";
 export { whatChanged } from "./changed";
 export { inLook, Look, lookAt } from "./looks";
-export { pairingsOf } from "./pairing";
+export { inTypefaces, pairingsOf } from "./pairing";
 export { titleFor } from "./title";
 export { arrangedAs, designOf, pictureSlots, pieceOf, pointsOf, type Wanted } from "./use";
 export { moodOf, spreadFor } from "./moods";

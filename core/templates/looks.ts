@@ -2,7 +2,7 @@ import { z } from "zod";
 import { brandSpreads, type Brand } from "../brand";
 import { Spread } from "../colour";
 import type { Piece } from "../piece";
-import { pairedAs, pairingsOf } from "./pairing";
+import { inTypefaces, pairingsOf } from "./pairing";
 import type { Template } from "./template";
 import { spreadFor } from "./moods";
 import { arrangedAs } from "./use";
@@ -31,9 +31,5 @@ export function lookAt(template: Template, brand: Brand, index: number, round: n
 
 /** The piece in that look: its message as it is, and its sizes. */
 export function inLook(piece: Piece, template: Template, look: Look, brand: Brand): Piece {
-  const arranged = arrangedAs(piece, template);
-  const pairings = pairingsOf(brand);
-  const pairing = pairings.find(({ id }) => id === look.pairing) ?? pairings[0]!;
-  const arrangement = pairedAs(arranged.arrangement, pairing);
-  return { ...arranged, arrangement, spread: look.spread };
+  return { ...inTypefaces(arrangedAs(piece, template), look.pairing, brand), spread: look.spread };
 }

@@ -1,5 +1,5 @@
 import type { Brand } from "../brand";
-import type { Node, Role, Style } from "../piece";
+import type { Node, Piece, Role, Style } from "../piece";
 import { pairingWords } from "../wording/looks";
 
 /** A way of using a brand's typefaces: what the display words of an arrangement take on. */
@@ -38,3 +38,14 @@ export const pairedAs = (arrangement: readonly Node[], { style }: Pairing): Node
       ? { ...node, style: { ...node.style, ...style } }
       : node,
   );
+
+/** The piece, or all slides of a strip, with the kit's typefaces used in another way; as it is where the kit has no such way. */
+export function inTypefaces(piece: Piece, id: string, brand: Brand): Piece {
+  const way = pairingsOf(brand).find((one) => one.id === id);
+  if (!way) return piece;
+  const set = <T extends Pick<Piece, "arrangement">>(one: T): T => ({
+    ...one,
+    arrangement: pairedAs(one.arrangement, way),
+  });
+  return { ...set(piece), ...(piece.slides ? { slides: piece.slides.map(set) } : {}) };
+}

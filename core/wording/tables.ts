@@ -1,3 +1,6 @@
+/** So many are named of what could stand in a cell. */
+const MOST_NAMED = 8;
+
 /** What a person should know of a table that is read, by the note's code. `row` counts from 1 below the headings. */
 export const tableWords = {
   "unknown-column": (p: { name: string; slots: readonly string[] }) =>
@@ -8,6 +11,8 @@ export const tableWords = {
     `Row ${p.row}: ${p.slot} has ${p.length} characters and a slot holds ${p.most}; the piece's own words are used.`,
   "unknown-picture": (p: { row: number; picture: string }) =>
     `Row ${p.row} names the picture “${p.picture}”, which is not in the store; the piece's own is used.`,
+  "unknown-value": (p: { row: number; column: string; value: string; known: readonly string[] }) =>
+    `Row ${p.row} has “${p.value}” for ${p.column}, which is not known; the piece's own is used. Known are ${p.known.slice(0, MOST_NAMED).join("; ")}${p.known.length > MOST_NAMED ? " and more" : ""}.`,
   "rows-dropped": (p: { count: number; used: number }) =>
     `The table has ${p.count} rows; the first ${p.used} are used, the rest are not.`,
   encoding: (_p: object) =>

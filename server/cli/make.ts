@@ -1,23 +1,20 @@
 import { mkdir, readFile, writeFile } from "node:fs/promises";
-import { basename, join } from "node:path";
+import { join } from "node:path";
 import { altText, type Manifest, type ManifestFile } from "../../core/api";
 import {
   applyVariation,
-  combine,
+  isFor,
   Namer,
-  readTable,
-  tableOfAlternatives,
   variationName,
-  type PictureName,
-  type Table,
+  type Dressing,
   type TableNote,
   type Variation,
 } from "../../core/batch";
-import { brandSpreads, type Brand } from "../../core/brand";
 import type { Piece } from "../../core/piece";
 import { reportOf, toAct } from "../../core/preflight";
 import { refuseUnpaintable, type Placement } from "../../core/placements";
 import { problem } from "../../core/problem";
+import { carousels, shippedTemplates } from "../../core/shipped";
 import {
   asStrip,
   filesFor,
@@ -31,11 +28,11 @@ import {
 import { FolderFiles } from "../files/folders";
 import { fileId } from "../files/hash";
 import { WithShipped } from "../files/shipped";
-import { readTableFile } from "../imports/tables";
 import { Studio } from "../render/studio";
 import { Alike } from "../services/alike";
 import { openPiece, placementsOf, type Shipped } from "./documents";
 import { UsageError, type Options } from "./options";
+import { variationsOf } from "./variations";
 
 export interface Outcome {
   files: number;
@@ -55,13 +52,18 @@ export async function make(options: Options, shipped: Shipped): Promise<Outcome>
   const placements = placementsOf(options.placements, piece, known);
   if (!options.layoutOnly && options.format !== "svg")
     for (const placement of placements) refuseUnpaintable(placement, options.scale);
-  const { variations, notes } = await variationsOf(options, piece, brand, files);
+  const templates = isStrip(piece) ? carousels : shippedTemplates;
+  const dressing = { brand, templates };
+  const { variations, notes } = await variationsOf(options, piece, {
+    pictures: await files.names(),
+    looks: { brand, templates, placements },
+  });
   const inParts = options.parts && isStrip(piece);
   const batch = new Making(
     options,
     piece,
     placements,
-    brand,
+    dressing,
     new Studio(new WithShipped(shipped.fonts, files), shipped.faces),
     // What says that a slide begins a part is not there for all.
     options.apart || inParts ? [] : variations,
@@ -92,41 +94,6 @@ async function withOutlineAt(
   return withOutline(asStrip(piece), outline, pictureNames(await files.names()));
 }
 
-async function variationsOf(
-  { alternatives, table, pair: pairing, sample, spreads: count }: Options,
-  piece: Piece,
-  brand: Brand,
-  files: FolderFiles,
-): Promise<{ variations: Variation[]; notes: TableNote[] }> {
-  const read = alternatives ? keptBy(piece) : await tableAt(table);
-  const spreads = brandSpreads(brand).slice(0, count);
-  if (!read && spreads.length === 0) return { variations: [{ message: {} }], notes: [] };
-  const pictures: PictureName[] = await files.names();
-  const lists = read ? readTable(read.table, piece, pictures) : { slots: [], rows: [], notes: [] };
-  const variations = [...combine({ lists, spreads, pairing, sample })];
-  return { variations, notes: [...(read?.notes ?? []), ...lists.notes] };
-}
-
-interface Read {
-  table: Table;
-  notes: TableNote[];
-}
-
-function keptBy(piece: Piece): Read {
-  const table = tableOfAlternatives(piece);
-  if (table.columns.length === 0)
-    throw new UsageError(`--alternatives: “${piece.title}” keeps no other wordings for any slot`);
-  return { table, notes: [] };
-}
-
-async function tableAt(path: string | undefined): Promise<Read | undefined> {
-  if (path === undefined) return undefined;
-  const bytes = await readFile(path).catch(() => {
-    throw problem("not-found", { what: "file", id: path });
-  });
-  return readTableFile(bytes, basename(path));
-}
-
 /** One run: its names, and what has been written so far. */
 class Making {
   count = 0;
@@ -139,34 +106,36 @@ class Making {
     private readonly options: Options,
     private readonly piece: Piece,
     private readonly placements: Placement[],
-    private readonly brand: Brand,
+    private readonly dressing: Dressing,
     private readonly studio: Studio,
     /** Those that are laid out alike. */
     alike: readonly Variation[],
   ) {
     this.alike = new Alike(
       (task) => studio.composition(task.piece, task.of, task.brand, task.placement),
-      { document: piece, brand, variations: [...alike] },
+      { document: piece, ...dressing, variations: [...alike] },
     );
   }
 
   async variation(variation: Variation, name: string): Promise<void> {
-    const piece = applyVariation(this.piece, variation);
-    for (const placement of this.placements) {
+    const piece = applyVariation(this.piece, variation, this.dressing);
+    for (const placement of this.placements.filter((one) => isFor(variation, one))) {
       for (const file of filesFor(piece, placement, this.options.parts))
-        await this.size(file, placement, name);
+        await this.size(file, placement, variation, name);
     }
   }
 
   private async size(
     { piece: whole, index, slide, part, name }: SlideFile,
     placement: Placement,
-    variation: string,
+    variation: Variation,
+    called: string,
   ): Promise<void> {
     const { format, scale, layoutOnly, svgText, out } = this.options;
-    const { brand, studio } = this;
+    const { studio } = this;
+    const { brand } = this.dressing;
     const piece = shownAt(whole, placement);
-    const siblings = await this.alike.composition(piece.message, placement, index);
+    const siblings = await this.alike.composition(variation, piece, placement, index);
     const alike = siblings && (await studio.makeAlike(piece, siblings, brand, placement));
     const { layout, scene } = alike ?? (await studio.make(piece, brand, placement));
     const report = reportOf(layout);
@@ -175,7 +144,7 @@ class Making {
       crate: "",
       piece: piece.title,
       placement: placement.id,
-      variation,
+      variation: called,
       slide: name,
       width,
       height,
@@ -191,7 +160,7 @@ class Making {
     this.files.push({
       file: layoutOnly ? layoutFile : file,
       placement: placement.id,
-      ...(variation ? { variation } : {}),
+      ...(called ? { variation: called } : {}),
       ...(slide ? { slide } : {}),
       ...(part ? { part } : {}),
       width,
@@ -211,7 +180,7 @@ class Making {
       version: 1,
       crate: "",
       piece: this.piece.title,
-      brand: this.brand.name,
+      brand: this.dressing.brand.name,
       scale: this.options.scale,
       files: this.files,
     };

@@ -1,4 +1,4 @@
-import { and, count, desc, eq, gte, inArray, isNull, lt, sql, sum } from "drizzle-orm";
+import { and, count, desc, eq, gte, inArray, isNull, lt, sum } from "drizzle-orm";
 import {
   isUnderWay,
   type BatchAnswer,
@@ -20,31 +20,25 @@ import {
 } from "../../core/batch";
 import type { FileId } from "../../core/files";
 import { knownPlacement, type Piece } from "../../core/piece";
-import { refuseUnpaintable, type Placement } from "../../core/placements";
+import { refuseUnpaintable, type Placement, type PlacementLookup } from "../../core/placements";
 import { problem } from "../../core/problem";
 import { slidesFor } from "../../core/strip";
 import type { FileName } from "../files/store";
 import type { Make } from "../jobs/queue";
 import { batches, failures, outputs } from "../store/tables";
 import { BatchNews } from "./batch-news";
-import { combiningOf, namesFor } from "./batch-request";
+import { bytesFor } from "./batch-bytes";
+import { arranging, combiningOf, namesFor, type Known } from "./batch-request";
 import { BatchRunner, isOutput, outputName, type BatchFile, type BatchRow } from "./batch-runner";
 import type { Library } from "./library";
 import type { Pieces } from "./pieces";
 import type { Placements } from "./placements";
+import type { Templates } from "./templates";
 import { placesFor, Remaking } from "./remaking";
 import type { ServerContext } from "../context";
 
 /** So many batches are made at once; the others wait. */
 const AT_ONCE = 2;
-
-/** About what files take, as long as none was made. */
-const BYTES_A_MEGAPIXEL: Record<ImageFormat, number> = {
-  jpeg: 160_000,
-  webp: 90_000,
-  png: 650_000,
-  svg: 200_000,
-};
 
 /** Makes a piece in many variations. What is running goes on after a restart. */
 export class Batches {
@@ -57,6 +51,7 @@ export class Batches {
     private readonly pieces: Pieces,
     private readonly library: Library,
     private readonly placements: Placements,
+    private readonly templates: Templates,
   ) {
     this.news = new BatchNews((id) => this.get(id));
     this.runner = new BatchRunner(context, placements, (row) => this.news.soon(row));
@@ -69,16 +64,28 @@ export class Batches {
   /** What a request would make, before anything is made. */
   async plan(pieceId: string, request: BatchRequest): Promise<BatchPlan> {
     const { piece } = await this.pieces.get(pieceId);
-    const places = await this.placesOf(piece, request);
-    const combining = await combiningOf(piece, request, this.library);
-    const variations = countVariations(combining);
-    const slides = places.map((place) => slidesFor(piece, place).length);
-    const { slots, notes } = combining.lists;
+    const known = await this.known();
+    const places = placesOf(piece, request, known.lookup);
+    const combining = await combiningOf(piece, request, known);
+    const count = countVariations(combining);
+    const { columns, notes } = combining.lists;
+    // Sizes of its own are those of each variation; more than can be made are not looked through.
+    const areOwn = columns.includes("sizes") && count <= BATCH_LIMITS.files;
+    const files = places.map((place) =>
+      areOwn
+        ? countFiles(piece, [...combine(combining)], [place])
+        : count * slidesFor(piece, place).length,
+    );
+    const megapixels = places.reduce(
+      (sum, { width, height }, at) => sum + (files[at]! * width * height) / 1e6,
+      0,
+    );
     return {
-      variations,
-      files: variations * slides.reduce((sum, count) => sum + count, 0),
-      ...(await this.estimate(request, places, slides, variations)),
-      slots: slots.map(columnNames(piece)),
+      variations: count,
+      files: files.reduce((sum, own) => sum + own, 0),
+      seconds: Math.ceil(megapixels * request.scale ** 2 * this.runner.secondsAMegapixel),
+      bytes: await bytesFor(this.context.store, megapixels * request.scale ** 2, request.format),
+      slots: columns.map(columnNames(piece)),
       notes,
     };
   }
@@ -86,13 +93,19 @@ export class Batches {
   async start(pieceId: string, request: BatchRequest): Promise<BatchAnswer> {
     const { piece } = await this.pieces.get(pieceId);
     const brand = await this.library.brand(piece.brand);
-    const places = await this.placesOf(piece, request);
-    const combining = await combiningOf(piece, request, this.library);
+    const known = await this.known();
+    const places = placesOf(piece, request, known.lookup);
+    const combining = await combiningOf(piece, request, known);
     const least = countVariations(combining) * request.placements.length;
     if (least === 0) throw problem("batch-empty");
-    refuseMoreThan(BATCH_LIMITS.files, least);
+    // Where each has sizes of its own it is known only when they are combined.
+    if (!combining.lists.columns.includes("sizes")) refuseMoreThan(BATCH_LIMITS.files, least);
+    refuseMoreThan(BATCH_LIMITS.files, countVariations(combining));
     const variations = [...combine(combining)];
-    refuseMoreThan(BATCH_LIMITS.files, countFiles(piece, variations, places));
+    const files = countFiles(piece, variations, places);
+    if (files === 0) throw problem("batch-empty");
+    refuseMoreThan(BATCH_LIMITS.files, files);
+    const used = new Set(variations.map(({ template }) => template));
     const { table: _table, ...kept } = request;
     const row: typeof batches.$inferInsert = {
       id: this.context.newId(),
@@ -101,7 +114,8 @@ export class Batches {
       variations,
       document: piece,
       brand,
-      places: placesFor(piece, request.placements, await this.placements.lookup()),
+      templates: (await arranging(piece, known)).filter(({ id }) => used.has(id)),
+      places: placesFor(piece, request.placements, known.lookup),
       created: this.context.now().toISOString(),
     };
     const { store, jobs } = this.context;
@@ -151,7 +165,7 @@ export class Batches {
 
   /** A variation as a piece, to be changed by hand. Throws `not-found` for one that the batch does not have. */
   async openVariation(id: string, variation: number): Promise<PieceAnswer> {
-    return this.remaking.open(await this.known(id, variation), variation);
+    return this.remaking.open(await this.rowWith(id, variation), variation);
   }
 
   async variations(
@@ -206,43 +220,9 @@ export class Batches {
     return { name, format: row.request.format, sha256: output.sha256 };
   }
 
-  /** Throws `placement-unknown`, or `size-too-large` before anything is begun. */
-  private async placesOf(piece: Piece, request: BatchRequest): Promise<Placement[]> {
-    const lookup = await this.placements.lookup();
-    const places = request.placements.map((placement) => knownPlacement(piece, placement, lookup));
-    if (request.format !== "svg")
-      for (const place of places) refuseUnpaintable(place, request.scale);
-    return places;
-  }
-
-  /** About how long and how large, by what was made last in that format. */
-  private async estimate(
-    { format, scale }: BatchRequest,
-    places: readonly Placement[],
-    /** On each of them. */
-    slides: readonly number[],
-    variations: number,
-  ): Promise<{ seconds: number; bytes: number }> {
-    const megapixels =
-      (variations *
-        places.reduce((sum, { width, height }, at) => sum + slides[at]! * width * height, 0) *
-        scale ** 2) /
-      1e6;
-    const [last] = await this.context.store.read
-      .select({
-        bytes: sum(outputs.bytes),
-        pixels: sql<number>`sum(${outputs.width} * ${outputs.height})`,
-      })
-      .from(outputs)
-      .innerJoin(batches, eq(batches.id, outputs.batch))
-      .where(eq(sql`json_extract(${batches.request}, '$.format')`, format));
-    const each = last?.pixels
-      ? (1e6 * Number(last.bytes)) / last.pixels
-      : BYTES_A_MEGAPIXEL[format];
-    return {
-      seconds: Math.ceil(megapixels * this.runner.secondsAMegapixel),
-      bytes: Math.round(megapixels * each),
-    };
+  private async known(): Promise<Known> {
+    const { library, templates } = this;
+    return { library, templates, lookup: await this.placements.lookup() };
   }
 
   /** Throws `not-found`, also for one in the bin. */
@@ -254,7 +234,7 @@ export class Batches {
   }
 
   /** Throws `not-found` for a variation that the batch does not have. */
-  async known(id: string, variation: number): Promise<BatchRow> {
+  async rowWith(id: string, variation: number): Promise<BatchRow> {
     const row = await this.row(id);
     if (!row.variations[variation])
       throw problem("not-found", { what: "variation", id: String(variation) });
@@ -325,4 +305,11 @@ export function outputAnswer({
 
 function refuseMoreThan(most: number, count: number): void {
   if (count > most) throw problem("batch-too-many", { count, most });
+}
+
+/** Throws `placement-unknown`, or `size-too-large` before anything is begun. */
+function placesOf(piece: Piece, request: BatchRequest, lookup: PlacementLookup): Placement[] {
+  const places = request.placements.map((placement) => knownPlacement(piece, placement, lookup));
+  if (request.format !== "svg") for (const place of places) refuseUnpaintable(place, request.scale);
+  return places;
 }

@@ -124,6 +124,8 @@ describe("choosing among the variations of a batch", () => {
       pictures: [],
       // The one that did better by a hair is named first in the report, not in the batch.
       spreads,
+      typefaces: [],
+      templates: [],
     });
     expect((await server.ask("GET", results)).body.analysis).to.deep.equal(analysis);
     const wrong = { table: { columns: ["a", "b"], rows: [["x", "1"]] } };

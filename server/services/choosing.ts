@@ -10,13 +10,14 @@ import {
   type VariationMark,
 } from "../../core/api";
 import {
-  SPREAD_COLUMN,
+  lookValue,
   valuesOf,
   variationName,
+  type LookColumn,
   type TableNote,
   type ValueNames,
+  type Variation,
 } from "../../core/batch";
-import type { Spread } from "../../core/colour";
 import type { Compared, Looking } from "../../core/choosing";
 import { Cache } from "../../core/cache";
 import { knownPlacement } from "../../core/piece";
@@ -179,7 +180,7 @@ export class Choosing {
 
   /** Writes down what a person decides of a variation. */
   async mark(id: string, variation: number, change: VariationMark): Promise<void> {
-    await this.batches.known(id, variation);
+    await this.batches.rowWith(id, variation);
     const key = { batch: id, variation };
     const isIt = and(eq(verdicts.batch, id), eq(verdicts.variation, variation));
     await this.context.store.write(async (tx) => {
@@ -243,24 +244,26 @@ function nextOf(
   names: ValueNames,
 ): ResultsAnswer["next"] {
   const pictures = new Set<string>();
-  const spreads = new Map<string, Spread>();
   const words: [string, readonly string[]][] = [];
   for (const [column, wanted] of Object.entries(best)) {
-    const values = variations.flatMap(({ message }) =>
+    if (isChosenBeside(column)) continue;
+    const shown = variations.flatMap(({ message }) =>
       Object.entries(message).flatMap(([slot, value]) =>
-        names.column(slot) === column ? [value] : [],
+        names.column(slot) === column && "picture" in value ? [value.picture] : [],
       ),
     );
-    if (column === SPREAD_COLUMN) {
-      for (const { spread } of variations)
-        if (spread && wanted.includes(names.spread(spread)))
-          spreads.set(names.spread(spread), spread);
-    } else if (values.some((value) => "picture" in value)) {
-      for (const value of values)
-        if ("picture" in value && wanted.includes(names.picture(value.picture)))
-          pictures.add(value.picture);
-    } else words.push([column, wanted]);
+    if (shown.length === 0) words.push([column, wanted]);
+    for (const id of shown) if (wanted.includes(names.picture(id))) pictures.add(id);
   }
+  /** The variations with the best values of a column, one for each. */
+  const withBest = (column: LookColumn): Variation[] => [
+    ...new Map(
+      variations.flatMap((one): [string, Variation][] => {
+        const value = lookValue(one, column, names.look);
+        return value !== undefined && best[column]?.includes(value) ? [[value, one]] : [];
+      }),
+    ).values(),
+  ];
   const rows = Math.max(0, ...words.map(([, values]) => values.length));
   const table = {
     columns: words.map(([column]) => column),
@@ -269,9 +272,15 @@ function nextOf(
   return {
     ...(rows > 0 ? { table } : {}),
     pictures: [...pictures],
-    spreads: [...spreads.values()],
+    spreads: withBest("spread").flatMap(({ spread }) => spread ?? []),
+    templates: withBest("template").flatMap(({ template }) => template ?? []),
+    typefaces: withBest("typefaces").flatMap(({ typefaces }) => typefaces ?? []),
   };
 }
+
+/** Those of looks that stand in no table. */
+const isChosenBeside = (column: string): boolean =>
+  column === "spread" || column === "template" || column === "typefaces";
 
 const wordsOf = ({ message }: BatchRow["variations"][number], index: number) => ({
   index,

@@ -138,6 +138,7 @@ export class Remaking {
       brand: await this.library.brand(document.brand),
       places: placesFor(document, row.request.placements, await this.placements.lookup()),
       variations: await this.byHand(row),
+      templates: row.templates,
     };
   }
 
@@ -162,9 +163,10 @@ export function placesFor(
   return [...wanted].flatMap((id) => placementOf(piece, id, lookup) ?? []);
 }
 
-const madeOf = ({ document, brand, places, variations }: BatchRow): Made => ({
+const madeOf = ({ document, brand, places, variations, templates }: BatchRow): Made => ({
   document,
   brand,
+  templates,
   places: places ?? [],
   variations,
 });

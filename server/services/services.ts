@@ -41,11 +41,11 @@ export function makeServices(context: ServerContext): Services {
   const library = new Library(context);
   context.pool.knowing((ids) => library.areasOf(ids));
   const kits = new Kits(context, library, pieces, placements);
-  const batches = new Batches(context, pieces, library, placements);
+  const templates = new Templates(context, pieces);
+  const batches = new Batches(context, pieces, library, placements, templates);
   const choosing = new Choosing(context, batches, pieces, library, placements);
   const deliveries = new Deliveries(context, pieces, library, batches, placements);
   const refits = new Refits(context, pieces, library, placements);
-  const templates = new Templates(context, pieces);
   const newPieces = new NewPieces(context, pieces, library, placements, templates);
   const filing = new Filing(context, pieces);
   const renditions = new Renditions(context);

@@ -26,9 +26,10 @@ export class VariationPieces {
     slide = 0,
   ): Promise<{ piece: Piece; alike?: Composition }> {
     const piece = shownAt(slideOf(await this.piece(index), slide), placement);
-    const siblings = this.variation(index).edit
+    const variation = this.variation(index);
+    const siblings = variation.edit
       ? undefined
-      : await this.alike?.composition(piece.message, placement, slide);
+      : await this.alike?.composition(variation, piece, placement, slide);
     return { piece, ...(siblings ? { alike: siblings } : {}) };
   }
 
@@ -36,20 +37,20 @@ export class VariationPieces {
     const variation = this.variation(index);
     return variation.edit
       ? appliedWherePossible(await this.base(variation), variation.edit)
-      : applyVariation(this.row.document, variation);
+      : applyVariation(this.row.document, variation, this.row);
   }
 
   /** What is changed by hand: one with its lead as it stands among its siblings. */
   async base(variation: Variation): Promise<Piece> {
     const { document, places } = this.row;
-    const piece = applyVariation(document, variation);
-    // Of a batch of before placements were kept it stands as the piece does.
-    const place = places?.find(({ id }) => id === document.lead);
+    const piece = applyVariation(document, variation, this.row);
+    // Of a batch of before placements were kept it stands as the piece does; nor is the lead of every template among them.
+    const place = places?.find(({ id }) => id === piece.lead);
     if (!place || !this.alike) return piece;
     let stood = piece;
     for (let at = 0; at < slideCount(piece); at++) {
       const slide = slideOf(piece, at);
-      const siblings = await this.alike.composition(slide.message, place, at);
+      const siblings = await this.alike.composition(variation, slide, place, at);
       if (!siblings) continue;
       const { lead, frame, arrangement, sizes } = siblings;
       const own = { ...slide, lead, ...(frame ? { frame } : {}), arrangement, sizes };

@@ -127,6 +127,8 @@ export const batches = sqliteTable(
     variations: text("variations", { mode: "json" }).$type<Variation[]>().notNull(),
     document: document("document", Piece).notNull(),
     brand: document("brand", Brand).notNull(),
+    /** The templates that arrange some of its variations, as they were. */
+    templates: text("templates", { mode: "json" }).$type<Template[]>().notNull().default([]),
     /** The placements as they were; null for what was made before they were kept. */
     places: text("places", { mode: "json" }).$type<Placement[]>(),
     /** How its variations did, once somebody has said so. */

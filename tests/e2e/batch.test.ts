@@ -5,6 +5,7 @@ import { expect } from "chai";
 import { unzipSync } from "fflate";
 import sharp from "sharp";
 import type { BatchAnswer } from "../../core/api";
+import { shippedTemplates } from "../../core/shipped";
 import { findings } from "../support/axe";
 import { choose } from "../support/browser";
 import { until } from "../support/server";
@@ -94,6 +95,34 @@ describe("a batch in the interface", () => {
     await page.getByRole("button", { name: "Use this table" }).click();
     await setup.getByLabel("Microblog post, wide", { exact: true }).check();
     await page.getByText("Support: Microblog post, wide").waitFor();
+  });
+
+  it("varies by its looks: typefaces, arrangements that are picked by sight, and rows with sizes of their own", async () => {
+    const page = await stage.open("/pieces/opening-announcement/batch");
+    const setup = page.getByRole("region", { name: "How to combine" });
+    await setup.getByRole("checkbox", { name: "Headline in capitals" }).check();
+    await setup.getByRole("checkbox", { name: "The kit’s typefaces" }).check();
+    await setup.getByRole("button", { name: "Choose arrangements" }).click();
+    const dialog = page.getByRole("dialog", { name: "Arrangements that vary" });
+    for (const { name } of shippedTemplates.slice(0, 2))
+      await dialog.getByRole("button", { name, exact: true }).click();
+    await dialog.getByText("2 chosen").waitFor();
+    expect(await findings(page)).to.deep.equal([]);
+    await dialog.getByRole("button", { name: "Done" }).click();
+    await setup.getByText("Every mix of the columns").click();
+    await setup.getByText("4 variations × 3 sizes = 12 files").waitFor();
+    await setup.getByText("Some in step, the rest mixed").click();
+    await page
+      .getByLabel("Paste a table")
+      .fill("headline\tlanguage\tsizes\nBoats\t\tStory\nBoote\tGerman\t");
+    await page.getByRole("button", { name: "Use this table" }).click();
+    await page.getByRole("combobox", { name: "Columns that go in step" }).click();
+    for (const name of ["Headline", "Language", "Sizes"])
+      await page.getByRole("option", { name, exact: true }).click();
+    await page.keyboard.press("Escape");
+    await setup.getByText("8 variations on up to 3 sizes: 16 files").waitFor();
+    await page.getByRole("button", { name: "Make batch" }).click();
+    await page.getByText("16 of 16 files").waitFor({ timeout: 60_000 });
   });
 
   it("has its table worked on in place, by cells and by blocks", async () => {

@@ -16,10 +16,10 @@ const shown = defineModel<boolean>("shown", { required: true });
       :aria-label="title"
       aria-modal="true"
     >
-      <header>
+      <div class="head">
         <h2>{{ title }}</h2>
         <NButton @click="shown = false">{{ close ?? "Close" }}</NButton>
-      </header>
+      </div>
       <slot />
     </div>
   </NModal>
@@ -43,7 +43,7 @@ const shown = defineModel<boolean>("shown", { required: true });
   height: 80vh;
 }
 
-header {
+.head {
   display: flex;
   flex: none;
   align-items: center;

@@ -1,16 +1,19 @@
 <script setup lang="ts">
-import { NButton, NCheckbox, NPopconfirm, NRadio, NRadioGroup, NSelect } from "naive-ui";
+import { NButton, NCheckbox, NPopconfirm, NRadio, NRadioGroup } from "naive-ui";
 import { computed } from "vue";
 import { isStrip } from "../../../core/strip";
 import { useBatch } from "./batch";
 import { useAddPictures } from "../../common/add-pictures";
 import FileButton from "../../ui/FileButton.vue";
+import ManyField from "../../ui/ManyField.vue";
 import PictureChoice from "../../common/PictureChoice.vue";
 import { usePiece } from "../piece";
 import { counted } from "../../common/counted";
 import FileFields from "../deliver/FileFields.vue";
 import NeverList from "./NeverList.vue";
 import SpreadChoice from "./SpreadChoice.vue";
+import TemplateChoice from "./TemplateChoice.vue";
+import TypefaceChoice from "./TypefaceChoice.vue";
 import { sizeOf } from "../../common/size-of";
 
 /** In the ledger: how the table is combined, for which sizes, and how much that makes. */
@@ -37,6 +40,9 @@ const count = computed(() => {
   const variations = counted(plan.variations, "variation");
   const sizes = counted(batch.placements.length, "size");
   if (strip.value) return `${variations} on ${sizes}, all slides: ${counted(plan.files, "file")}`;
+  // Some are made for sizes of their own.
+  if (plan.files !== plan.variations * batch.placements.length)
+    return `${variations} on up to ${sizes}: ${counted(plan.files, "file")}`;
   return `${variations} × ${sizes} = ${counted(plan.files, "file")}`;
 });
 
@@ -49,6 +55,8 @@ const cost = computed(() => {
   return `about ${time}, ${sizeOf(plan.bytes)}`;
 });
 const together = computed(() => batch.columns.map(({ name, label }) => ({ value: name, label })));
+
+const ofOwn = (chosen: number): string => (chosen > 0 ? `${chosen} chosen` : "the piece's own");
 
 function toggle(list: string[], id: string): string[] {
   return list.includes(id) ? list.filter((other) => other !== id) : [...list, id];
@@ -64,14 +72,12 @@ function toggle(list: string[], id: string): string[] {
         ><NRadio value="every-mix">Every mix of the columns</NRadio
         ><NRadio value="together">Some in step, the rest mixed</NRadio></NRadioGroup
       >
-      <NSelect
+      <ManyField
         v-if="batch.pairing === 'together'"
-        v-model:value="batch.groups"
-        multiple
-        size="small"
-        :options="together"
+        v-model="batch.groups"
+        label="Columns that go in step"
         placeholder="Columns that go in step"
-        :input-props="{ 'aria-label': 'Columns that go in step' }"
+        :options="together"
       />
       <NCheckbox
         v-if="batch.pairing !== 'in-step'"
@@ -94,9 +100,7 @@ function toggle(list: string[], id: string): string[] {
     <fieldset v-if="batch.pictureSlot">
       <legend>
         Pictures
-        <span class="quiet">{{
-          batch.pictures.length ? `${batch.pictures.length} chosen` : "the piece's own"
-        }}</span>
+        <span class="quiet">{{ ofOwn(batch.pictures.length) }}</span>
       </legend>
       <PictureChoice v-model="batch.pictures" :brand="open.piece?.brand ?? ''" />
       <div class="more">
@@ -113,11 +117,28 @@ function toggle(list: string[], id: string): string[] {
     <fieldset v-if="open.brand">
       <legend>
         Spreads
-        <span class="quiet">{{
-          batch.spreads.length ? `${batch.spreads.length} chosen` : "the piece's own"
-        }}</span>
+        <span class="quiet">{{ ofOwn(batch.spreads.length) }}</span>
       </legend>
       <SpreadChoice v-model="batch.spreads" :brand="open.brand" />
+    </fieldset>
+    <fieldset v-if="open.brand">
+      <legend>
+        Typefaces
+        <span class="quiet">{{ ofOwn(batch.typefaces.length) }}</span>
+      </legend>
+      <TypefaceChoice v-model="batch.typefaces" :brand="open.brand" />
+    </fieldset>
+    <fieldset v-if="open.whole && open.brand">
+      <legend>
+        {{ strip ? "Sets" : "Arrangements" }}
+        <span class="quiet">{{ ofOwn(batch.templates.length) }}</span>
+      </legend>
+      <TemplateChoice
+        v-model="batch.templates"
+        :piece="open.whole"
+        :brand="open.brand"
+        :templates="batch.arranging"
+      />
     </fieldset>
     <fieldset>
       <legend>Sizes</legend>

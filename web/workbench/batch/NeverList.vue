@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { NButton, NSelect, NTag } from "naive-ui";
+import { NButton, NTag } from "naive-ui";
 import { computed, ref } from "vue";
 import type { Condition } from "../../../core/batch";
+import ManyField from "../../ui/ManyField.vue";
 import type { BatchColumn } from "./batch";
 
 /** Mixes that are left out: values of different columns that never stand together. */
@@ -46,14 +47,11 @@ function say(condition: Condition): string {
     </li>
   </ul>
   <div class="add">
-    <NSelect
-      v-model:value="picked"
-      multiple
-      filterable
-      size="small"
-      :options="options"
+    <ManyField
+      v-model="picked"
+      label="Values that never stand together"
       placeholder="Two values or more"
-      :input-props="{ 'aria-label': 'Values that never stand together' }"
+      :options="options"
     />
     <NButton size="small" :disabled="picked.length < 2" @click="add">Leave out</NButton>
   </div>

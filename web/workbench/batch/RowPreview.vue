@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import { applyVariation, readTable, type SlotValue, type Table } from "../../../core/batch";
+import { applyVariation, merged, readTable, type Table, type Variation } from "../../../core/batch";
 import { slotName } from "../../../core/message";
 import { slideOf } from "../../../core/strip";
 import { listed } from "../../common/counted";
@@ -24,9 +24,11 @@ const batch = useBatch();
 /** The piece with its own words. */
 const whole = useSharedWall();
 const library = useLibrary();
-const piece = computed(
-  () => open.whole && slideOf(applyVariation(open.whole, { message: said() }), open.slide),
-);
+const piece = computed(() => {
+  const { whole: all, brand, slide } = open;
+  if (!all || !brand) return undefined;
+  return slideOf(applyVariation(all, varied(), { brand, templates: batch.arranging }), slide);
+});
 const lead = computed(() => piece.value && library.placementOf(piece.value, piece.value.lead));
 const chosen = computed(() => open.placements.filter(({ id }) => batch.placements.includes(id)));
 const wall = useWall({
@@ -48,16 +50,16 @@ const noRoom = computed(() => {
   return [...places].map(([slot, names]) => `${slotName(slot)}: ${listed(names)}`);
 });
 
-function said(): Record<string, SlotValue> {
-  const said: Record<string, SlotValue> = {};
+function varied(): Variation {
   const rows = [props.table.rows[props.row] ?? []];
   try {
-    const read = readTable({ ...props.table, rows }, open.whole!, library.pictures);
-    for (const [slot, value] of Object.entries(read.rows[0] ?? {})) if (value) said[slot] = value;
+    const names = batch.looks;
+    const read = readTable({ ...props.table, rows }, open.whole!, library.pictures, names);
+    return merged(Object.values(read.rows[0] ?? {})).change;
   } catch {
     // No column is for a slot, as is said beneath the table: the piece's own words stay.
+    return { message: {} };
   }
-  return said;
 }
 </script>
 

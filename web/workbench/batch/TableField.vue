@@ -2,8 +2,9 @@
 import { NButton } from "naive-ui";
 import { FileSpreadsheet } from "@lucide/vue";
 import { computed, ref } from "vue";
-import { slotsWithAlternatives } from "../../../core/batch";
+import { LOOK_COLUMNS, slotsWithAlternatives } from "../../../core/batch";
 import { slotName } from "../../../core/message";
+import { listed } from "../../common/counted";
 import { useBatch } from "./batch";
 import { usePiece } from "../piece";
 import FileButton from "../../ui/FileButton.vue";
@@ -20,6 +21,7 @@ const example = computed(() =>
     .map(({ name }) => name)
     .join(", "),
 );
+const looks = listed(LOOK_COLUMNS);
 const kept = computed(() => (open.whole ? slotsWithAlternatives(open.whole) : []));
 
 async function take(file: File | undefined): Promise<void> {
@@ -37,7 +39,8 @@ async function take(file: File | undefined): Promise<void> {
     <template v-if="!batch.table">
       <p class="quiet">
         One row for each variation; the headings name slots of this piece, such as {{ example }}.
-        Empty cells keep the piece's own words.
+        Empty cells keep the piece's own words. The columns {{ looks }} say how a row looks and
+        where it goes.
       </p>
       <TextField
         v-model="text"

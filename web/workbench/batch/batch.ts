@@ -10,22 +10,27 @@ import {
 } from "../../../core/api";
 import {
   batchSlots,
+  knownIn,
+  lookColumnNamed,
   slotNamed,
-  SPREAD_COLUMN,
   tableOfAlternatives,
   tableOfWords,
   type Condition,
+  type LookColumn,
+  type LookNames,
   type Pairing,
   type Sample,
   type Table,
   type TableNote,
 } from "../../../core/batch";
-import { spreadName } from "../../../core/brand";
+import { spreadName, type Brand } from "../../../core/brand";
 import type { Spread } from "../../../core/colour";
 import { slotName } from "../../../core/message";
 import { isPicture } from "../../../core/piece";
+import { isStrip } from "../../../core/strip";
 import { api } from "../../api/client";
 import { useLibrary } from "../../common/library";
+import { useTemplates } from "../../new-piece/templates";
 import { usePiece } from "../piece";
 import { useToasts } from "../../common/toasts";
 
@@ -41,6 +46,7 @@ export const useBatch = defineStore("batch", () => {
   const open = usePiece();
   const toasts = useToasts();
   const library = useLibrary();
+  const list = useTemplates();
   const table = shallowRef<Table>();
   const asRead = shallowRef<{ table: Table; notes: TableNote[] }>();
   /** What was said of a table when it was read holds as long as it is as it was. */
@@ -54,6 +60,9 @@ export const useBatch = defineStore("batch", () => {
   const alike = ref(true);
   const pictures = ref<string[]>([]);
   const spreads = ref<Spread[]>([]);
+  /** Templates, and ways of using the kit's typefaces, by their ids. */
+  const templates = ref<string[]>([]);
+  const typefaces = ref<string[]>([]);
   const placements = ref<string[]>([]);
   const format = ref<ImageFormat>("jpeg");
   const scale = ref<1 | 2>(1);
@@ -65,9 +74,19 @@ export const useBatch = defineStore("batch", () => {
   /** What can vary, on all slides. */
   const slots = computed(() => (open.whole ? batchSlots(open.whole) : []));
   const pictureSlot = computed(() => slots.value.find(({ filling }) => isPicture(filling))?.name);
+  /** The templates that can arrange the piece: of a strip, sets. */
+  const arranging = computed(() => {
+    const { whole } = open;
+    return whole ? (isStrip(whole) ? list.carousels : list.graphics) : [];
+  });
+  /** What the columns of looks may name. */
+  const looks = computed((): LookNames | undefined => {
+    const { brand, placements: places } = open;
+    return brand && { brand, templates: arranging.value, placements: places };
+  });
   const request = computed<BatchRequest | undefined>(() => {
-    const varies = pictures.value.length > 0 || spreads.value.length > 0;
-    if (!table.value && !varies) return undefined;
+    const beside = [pictures, spreads, templates, typefaces];
+    if (!table.value && beside.every(({ value }) => value.length === 0)) return undefined;
     const slot = pictureSlot.value;
     return {
       ...(table.value ? { table: table.value } : {}),
@@ -80,6 +99,8 @@ export const useBatch = defineStore("batch", () => {
       format: format.value,
       scale: scale.value,
       spreads: spreads.value,
+      templates: templates.value,
+      typefaces: typefaces.value,
       ...(slot && pictures.value.length > 0 ? { pictures: { slot, ids: pictures.value } } : {}),
     };
   });
@@ -87,13 +108,19 @@ export const useBatch = defineStore("batch", () => {
   const columns = computed<BatchColumn[]>(() => {
     const { brand } = open;
     if (!brand) return [];
+    const beside = besideTable(brand);
     const ofTable = (table.value?.columns ?? []).flatMap((heading, at) => {
-      const slot = slotNamed(heading, slots.value);
-      if (!slot || (slot.name === pictureSlot.value && pictures.value.length > 0)) return [];
+      const name = slotNamed(heading, slots.value)?.name ?? lookColumnNamed(heading);
+      if (!name || beside.some((one) => one.name === name)) return [];
       const cells = new Set(table.value!.rows.map((row) => row[at]?.trim() ?? ""));
       const values = [...cells].filter(Boolean).map((cell) => ({ key: cell, label: cell }));
-      return [{ name: slot.name, label: slotName(slot.name), values }];
+      return [{ name, label: slotName(name), values }];
     });
+    return [...ofTable, ...beside];
+  });
+
+  /** What is chosen beside the table. */
+  function besideTable(brand: Brand): BatchColumn[] {
     const named = (id: string): string =>
       library.pictures.find((one) => one.id === id)?.name ?? "a picture";
     const slot = slots.value.find(({ name }) => name === pictureSlot.value);
@@ -107,16 +134,29 @@ export const useBatch = defineStore("batch", () => {
             },
           ]
         : [];
-    const ofSpreads = {
-      name: SPREAD_COLUMN,
-      label: slotName(SPREAD_COLUMN),
+    const labelled = (column: LookColumn, keys: readonly string[]): BatchColumn => ({
+      name: column,
+      label: slotName(column),
+      values: keys.map((key) => ({ key, label: nameOf(column, key) })),
+    });
+    const ofSpreads: BatchColumn = {
+      name: "spread",
+      label: slotName("spread"),
       values: spreads.value.map((spread, index) => ({
         key: String(index + 1),
         label: spreadName(brand, spread),
       })),
     };
-    return [...ofTable, ...ofPictures, ...(ofSpreads.values.length > 0 ? [ofSpreads] : [])];
-  });
+    return [
+      ...ofPictures,
+      labelled("template", templates.value),
+      labelled("typefaces", typefaces.value),
+      ofSpreads,
+    ].filter(({ values }) => values.length > 0);
+  }
+
+  const nameOf = (column: LookColumn, id: string): string =>
+    (looks.value && knownIn(column, looks.value).find((one) => one.id === id)?.name) ?? id;
 
   watch(
     () => open.piece?.id,
@@ -125,6 +165,8 @@ export const useBatch = defineStore("batch", () => {
       plan.value = undefined;
       pictures.value = [];
       spreads.value = [];
+      templates.value = [];
+      typefaces.value = [];
       groups.value = [];
       never.value = [];
       batches.value = [];
@@ -135,6 +177,8 @@ export const useBatch = defineStore("batch", () => {
         table.value = next.table;
         pictures.value = next.pictures;
         spreads.value = next.spreads;
+        templates.value = next.templates;
+        typefaces.value = next.typefaces;
         pairing.value = "every-mix";
       }
     },
@@ -240,6 +284,10 @@ export const useBatch = defineStore("batch", () => {
     alike,
     pictures,
     spreads,
+    templates,
+    typefaces,
+    arranging,
+    looks,
     columns,
     slots,
     placements,

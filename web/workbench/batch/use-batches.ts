@@ -1,6 +1,8 @@
 import { useEventSource } from "@vueuse/core";
 import { watch } from "vue";
 import { BatchAnswer } from "../../../core/api";
+import { useToasts } from "../../common/toasts";
+import { useTemplates } from "../../new-piece/templates";
 import { usePiece } from "../piece";
 import { useBatch } from "./batch";
 
@@ -8,6 +10,8 @@ import { useBatch } from "./batch";
 export function useBatches(): void {
   const open = usePiece();
   const batch = useBatch();
+  const templates = useTemplates();
+  const toasts = useToasts();
   const { data, status } = useEventSource(
     () => (open.whole ? `/api/pieces/${open.whole.id}/batches/events` : undefined),
     [],
@@ -22,6 +26,8 @@ export function useBatches(): void {
     (now) => now === "saved" && void batch.refresh(),
   );
   void batch.refresh();
+  // What arranges a row is seen while it is written.
+  void templates.load().catch(toasts.fail);
   // What moved while nobody listened.
   watch(status, (now) => now === "OPEN" && void batch.refresh());
 }

@@ -1,0 +1,1 @@
+ALTER TABLE `batches` ADD `templates` text DEFAULT '[]' NOT NULL;
