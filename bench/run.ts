@@ -1,4 +1,5 @@
 import { launch, Program } from "../tests/support/browser";
+import { benchAnswers } from "./answers";
 import { benchBatch } from "./batch";
 import { benchGrowth } from "./growth";
 import { benchHand } from "./hand";
@@ -14,6 +15,7 @@ import { benchSubjects } from "./subjects";
 import { benchTemplates } from "./templates";
 
 const benches = {
+  answers: benchAnswers,
   setting: benchTypesetting,
   keystroke: benchKeystroke,
   batch: benchBatch,

@@ -50,7 +50,7 @@ export class Library {
         .from(files)
         .where(and(isNotNull(files.picture), isNull(files.deleted)))
         .orderBy(asc(files.created)),
-      read.select().from(pieces),
+      read.select({ document: pieces.document }).from(pieces),
     ]);
     const users = new Map<FileId, Set<string>>();
     for (const { document } of used)

@@ -1,0 +1,1 @@
+CREATE INDEX `edits_by_time` ON `edits` (`piece`,`at`);
