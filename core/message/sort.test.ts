@@ -22,6 +22,26 @@ describe("a message that is typed", () => {
     });
   });
 
+  it("knows an address of several parts, and no list of things for one", () => {
+    const second = (line: string) => sortMessage(`Market day\n${line}`)[1]!.slot;
+    for (const address of [
+      "Town Hall, 4 Mill Street",
+      "The Old Fire Station, 12 Canal Street, Lower Weir",
+      "Lange Gasse 7, 10115 Oberdorf",
+      "Stadthalle, Oberdorf",
+      "Storgatan 14, Nyby",
+      "12 Rue Haute, Vieux-Port",
+    ])
+      expect(second(address), address).to.equal("place");
+    for (const other of [
+      "Bread, cheese, a whole market",
+      "Coffee, cake, and a good library",
+      "Soup, 40 loaves, honey",
+      "Anna, Ben, and everyone from the mill",
+    ])
+      expect(second(other), other).to.equal("support");
+  });
+
   it("keeps a quote with its author, and a list together", () => {
     expect(slots("“The water was cold.”\n— Rosa, a member\nJoin us")).to.deep.equal({
       quote: "“The water was cold.”",
@@ -59,6 +79,70 @@ describe("a message that is typed", () => {
     expect(slots("73 %\nof our guests come back")).to.deep.equal({
       figure: "73 %",
       headline: "of our guests come back",
+    });
+  });
+
+  it("keeps two lines on when together, and tells a day without a date", () => {
+    expect(slots("Free swim\nEvery Sunday in June\n10 am – 1 pm\nRiverside Lido")).to.deep.equal({
+      headline: "Free swim",
+      date: "Every Sunday in June\n10 am – 1 pm",
+      place: "Riverside Lido",
+    });
+    const second = (line: string) => sortMessage(`Jumble sale\n${line}`)[1]!.slot;
+    for (const day of [
+      "Tonight",
+      "This weekend only",
+      "Ends tomorrow",
+      "Nur heute",
+      "Dieses Wochenende",
+      "Demain",
+      "Este fin de semana",
+      "Start in September",
+      "Ab Oktober",
+    ])
+      expect(second(day), day).to.equal("date");
+    for (const other of ["Book today", "Come in, we may smile", "Tomorrow is a word for later"])
+      expect(second(other), other).not.to.equal("date");
+  });
+
+  it("takes what an offer depends on for terms, and what only states for no button", () => {
+    const message = (last: string) => sortMessage(`Winter sale\nOn all coats\n${last}`)[2]!.slot;
+    for (const terms of [
+      "Terms apply",
+      "*Selected lines only",
+      "While stocks last",
+      "Solange der Vorrat reicht",
+      "Dans la limite des stocks disponibles",
+      "Hasta fin de existencias",
+    ])
+      expect(message(terms), terms).to.equal("terms");
+    for (const statement of [
+      "Sold out",
+      "No booking needed",
+      "11–4, rain or shine",
+      "Keine Anmeldung",
+    ])
+      expect(message(statement), statement).to.equal("body");
+    for (const appeal of ["Varaa paikkasi", "Hemen katıl", "Shop the sale"])
+      expect(message(appeal), appeal).to.equal("call-to-action");
+  });
+
+  it("knows who said it without a dash, and an address to write to", () => {
+    expect(
+      slots("“Best soup in years”\nMara, regular since 2011\nsoup@oven.example"),
+    ).to.deep.equal({
+      quote: "“Best soup in years”",
+      author: "Mara, regular since 2011",
+      site: "soup@oven.example",
+    });
+    expect(slots("“Best soup in years”\nJoin us").author).to.equal(undefined);
+    expect(slots("“Best soup in years”\nA warm kitchen").author).to.equal(undefined);
+  });
+
+  it("has something that rules, also where a list follows what stands over it", () => {
+    expect(slots("How to book:\n1. Pick a date\n2. Choose a boat")).to.deep.equal({
+      headline: "How to book:",
+      list: "1. Pick a date\n2. Choose a boat",
     });
   });
 });

@@ -1,8 +1,10 @@
-import { isUrging } from "./form/appeals";
+import { isUrging, mayUrge } from "./form/appeals";
 import { beginsWithDay, isDate } from "./form/dates";
 import { plainDigits } from "./form/digits";
 import { isMoney } from "./form/money";
 import { isPlace } from "./form/places";
+import { isTerms } from "./form/terms";
+import { RULING_SLOTS } from "./slots";
 
 /** A line of what was typed or pasted, and the slot that it seems to be for. */
 export interface SortedLine {
@@ -16,51 +18,74 @@ interface Line {
   /** Its place among all lines. */
   index: number;
   last: boolean;
+  /** The slot of the line before. */
+  before: string | undefined;
 }
 
 type Rule = readonly [slot: string, fits: (line: Line) => boolean];
 
 const FIGURE = /^\d[\d.,]*\s?(%|×|x|k|m)?$/i;
+/** One number by itself, with what it counts in. */
+export const isFigure = (text: string): boolean => FIGURE.test(plainDigits(text));
+const MAIL = /^[\w.+-]+@[\w-]+(\.[\w-]+)+$/;
 const SITE = /^(https?:\/\/)?[\w-]+(\.[\w-]+)+(\/\S*)?$/;
 const HANDLE = /^@[\p{L}\p{N}_.-]+$/u;
 const QUOTED = /^[“"„«‘「『《‹]/;
 const AUTHOR = /^(—|–|-{1,2}\s|by\s|――?)/i;
+/** “Mara, regular since 2011”, “Ines Falk”: how somebody is called under what they said. */
+const NAMED = /^\p{Lu}[\p{L}.'’-]*(?:,\s\S|(?:\s\p{Lu}[\p{L}.'’-]*){1,3}(?:,|$))/u;
 const POINT = /^\s*([-•*]|\d+[.)])\s+/;
 /** What is short enough to be pressed, or to stand over a headline. */
 const BUTTON_WORDS = 5;
 const KICKER_WORDS = 3;
 const DATE_WORDS = 10;
-const PLACE_WORDS = 8;
 const PRICE_WORDS = 5;
+const NAME_WORDS = 8;
+/** A second line on when it is says little beside the first. */
+const MORE_DATE_WORDS = 5;
 
 /** Tried in this order; the first that fits names the slot. */
 const RULES: readonly Rule[] = [
   ["list", ({ text }) => POINT.test(text) && !beginsWithDay(text)],
   ["quote", ({ text }) => QUOTED.test(text)],
-  ["author", ({ text, index }) => index > 0 && AUTHOR.test(text)],
+  ["author", (line) => line.index > 0 && (AUTHOR.test(line.text) || isSpeaker(line))],
   ["handle", ({ text }) => HANDLE.test(text)],
-  ["site", ({ text }) => SITE.test(text)],
+  ["site", ({ text }) => SITE.test(text) || MAIL.test(text)],
+  ["terms", ({ text, index }) => index > 0 && isTerms(text)],
   ["price", ({ text, words }) => words <= PRICE_WORDS && isMoney(text)],
-  ["figure", ({ text }) => FIGURE.test(plainDigits(text))],
+  ["figure", ({ text }) => isFigure(text)],
   [
     "kicker",
     ({ text, words, index, last }) =>
       index === 0 && !last && words <= KICKER_WORDS && (isLoud(text) || text.endsWith(":")),
   ],
-  ["date", ({ text, words, index }) => index > 0 && words <= DATE_WORDS && isDate(text, words)],
+  [
+    "date",
+    ({ text, words, index, before }) =>
+      index > 0 &&
+      words <= (before === "date" ? MORE_DATE_WORDS : DATE_WORDS) &&
+      isDate(text, words),
+  ],
   [
     "call-to-action",
     ({ text, words, index }) => index > 0 && words <= BUTTON_WORDS && isUrging(text),
   ],
-  ["place", ({ text, words, index }) => index > 0 && words <= PLACE_WORDS && isPlace(text, words)],
+  ["place", ({ text, words, index }) => index > 0 && isPlace(text, words)],
 ];
 
 /** In capitals; in scripts that have none, nothing is. */
 const isLoud = (text: string): boolean =>
   text === text.toUpperCase() && text !== text.toLowerCase();
 
-/** Slots that hold one line each; a second one of the kind goes on as ordinary words. */
-const MANY = new Set(["list"]);
+/** How somebody is called stands right under what they said, and asks for nothing. */
+const isSpeaker = ({ text, words, before }: Line): boolean =>
+  before === "quote" && words <= NAME_WORDS && NAMED.test(text) && !isUrging(text);
+
+/** Of other slots a second line goes on as ordinary words; of these only one that stands right under the first, or any. */
+const GOES_ON: ReadonlySet<string> = new Set(["date", "terms"]);
+const isFree = (slot: string, { before }: Line, used: ReadonlySet<string>): boolean =>
+  slot === "list" || !used.has(slot) || (GOES_ON.has(slot) && before === slot);
+
 const ORDINARY = ["headline", "support", "body"] as const;
 
 /**
@@ -70,14 +95,18 @@ const ORDINARY = ["headline", "support", "body"] as const;
 export function sortMessage(typed: string): SortedLine[] {
   const lines = parted(typed.split(/\r?\n/).map((line) => line.trim())).filter(Boolean);
   const used = new Set<string>();
-  return lines.map((text, index) => {
-    const words = wordsIn(text);
-    const line = { text, words, index, last: index === lines.length - 1 };
-    const rule = RULES.find(([slot, fits]) => (MANY.has(slot) || !used.has(slot)) && fits(line));
+  let before: string | undefined;
+  const sorted = lines.map((text, index) => {
+    const line = { text, words: wordsIn(text), index, last: index === lines.length - 1, before };
+    const rule = RULES.find(([slot, fits]) => isFree(slot, line, used) && fits(line));
     const slot = rule?.[0] ?? (isAppeal(lines, line, used) ? APPEAL : ordinary(used));
     used.add(slot);
+    before = slot;
     return { text: slot === "author" ? text.replace(AUTHOR, "").trim() : text, slot };
   });
+  // What stands over nothing is what it is about itself.
+  if (RULING_SLOTS.some((slot) => used.has(slot))) return sorted;
+  return sorted.map((line) => (line.slot === "kicker" ? { ...line, slot: "headline" } : line));
 }
 
 /** Scripts without spaces have about so many letters for each word. */
@@ -104,7 +133,8 @@ function isAppeal(lines: readonly string[], { text, words, index }: Line, used: 
     index > 1 &&
     used.has("support") &&
     !used.has(APPEAL) &&
-    !/[.,;:]$/.test(text)
+    !/[.,;:]$/.test(text) &&
+    mayUrge(text)
   );
 }
 

@@ -102,7 +102,8 @@ function bestPinned(stage: Stage, only: (id: LayoutId) => boolean): Choice | und
   if (!pinned) return undefined;
   const choice = best(stage.set({ pinned }), only);
   if (choice.placed.length === 0) return undefined;
-  if (choice.cost.leftOut === 0) return choice;
+  // A line or an ornament is no reason to loosen words.
+  if (choice.cost.leftOut <= SHOWN) return choice;
   const running = placePinned(stage, "running");
   const loose = best(running ? stage.set({ pinned: running, loose: true }) : stage, only);
   return loose.cost.leftOut < choice.cost.leftOut ? loose : choice;

@@ -1,5 +1,6 @@
 import { freeId } from "../id";
 import type { FileId } from "../files";
+import { isFigure } from "../message";
 import { isPicture, isText, SlotName, type Filling, type Piece, type Slide } from "../piece";
 import { slideOf, slideCount, withSlide } from "./slide";
 
@@ -24,11 +25,16 @@ const QUOTE = /^>\s?/;
 /** Words of another slot: `date: 14 March`, which may stand before the heading. The slots that an outline writes otherwise are not written so. */
 const NAMED = /^([a-z][a-z0-9-]{0,39}):\s+(.*)$/;
 
+/** What a figure says stands beneath it in so many words at the most; more than that is text. */
+const SAYING = 12;
+const isSaying = (line: string): boolean => line.trim().split(/\s+/).length <= SAYING;
+
 const isGap = (line: string): boolean => line.trim() === "";
 
 /**
  * Reads an outline: a heading begins a slide, as does `---`, which always stands between those that are written here; beneath it stand text, points (`- `), quotations (`> `), pictures
- * (`![what it shows](name)`) and words of other slots (`date: 14 March`). Nothing is left out and nothing is added.
+ * (`![what it shows](name)`) and words of other slots (`date: 14 March`). A heading that is one number is a figure, and the line
+ * beneath says what it counts. Nothing is left out and nothing is added.
  */
 export function readOutline(text: string): OutlineSlide[] {
   const slides: OutlineSlide[] = [];
@@ -84,15 +90,22 @@ class SlideReader {
   private gap = false;
   /** Text, points or a quotation. */
   private hasPlain = false;
+  private isHeaded = false;
+  /** Its heading is a figure, of which nothing has been said yet. */
+  private awaitsSaying = false;
 
   /** Words of named slots may stand before the heading, as a kicker does. */
   get isBegun(): boolean {
     const { words, pictures } = this.slide;
-    return this.hasPlain || pictures.length > 0 || words.some(([slot]) => slot === "headline");
+    const hasHeading = this.isHeaded || words.some(([slot]) => slot === "headline");
+    return this.hasPlain || pictures.length > 0 || hasHeading;
   }
 
   heading(text: string): void {
-    this.put("headline", text.trim(), "\n");
+    const figure = isFigure(text.trim()) && !this.isBegun;
+    this.put(figure ? "figure" : "headline", text.trim(), "\n");
+    this.isHeaded = true;
+    this.awaitsSaying = figure;
   }
 
   line(line: string): void {
@@ -109,8 +122,10 @@ class SlideReader {
     // A line that is set in goes on with the words before it.
     else if (/^\s{2,}/.test(line) && this.goesOn && !this.gap)
       this.put(this.goesOn, line.trim(), "\n");
+    else if (this.awaitsSaying && isSaying(line)) this.plain("headline", line.trimEnd(), "\n");
     else this.plain("body", line.trimEnd(), this.gap ? "\n\n" : "\n");
     this.gap = false;
+    this.awaitsSaying = false;
   }
 
   private plain(slot: string, text: string, between: string): void {
@@ -132,13 +147,33 @@ export function writeOutline(slides: readonly OutlineSlide[]): string {
 }
 
 function slideText({ words, pictures }: OutlineSlide): string {
-  const parts = words.map(([slot, text]) => slotText(slot, text));
+  const parts = isHeadedByFigure(words)
+    ? [
+        `# ${words[0]![1]}`,
+        words[1]![1],
+        ...words.slice(2).map(([slot, text]) => slotText(slot, text)),
+      ]
+    : words.map(([slot, text]) => slotText(slot, text));
   return [...parts, ...pictures.map(({ alt, name }) => `![${alt}](${name})`)].join("\n\n");
+}
+
+/** A figure and what it says, where that is read as such again. */
+function isHeadedByFigure([figure, saying]: OutlineSlide["words"]): boolean {
+  const [slot, text = ""] = saying ?? [];
+  const isWhole = text.trim() === text && isPlain([text]) && !text.includes("\n");
+  return (
+    figure?.[0] === "figure" &&
+    isFigure(figure[1]) &&
+    slot === "headline" &&
+    isWhole &&
+    isSaying(text)
+  );
 }
 
 function slotText(slot: string, text: string): string {
   const lines = text.split("\n");
-  if (slot === "headline") return lines.map((line) => `# ${line}`).join("\n");
+  // A second heading would begin a slide.
+  if (slot === "headline" && lines.length === 1 && !isFigure(text.trim())) return `# ${text}`;
   if (slot === "quote") return lines.map((line) => `> ${line}`).join("\n");
   if (slot === "list" && lines.every((line) => POINT.test(line))) return text;
   if (slot === "body" && isPlain(lines)) return text;

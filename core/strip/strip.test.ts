@@ -1,6 +1,6 @@
 import { expect } from "chai";
-import fc from "fast-check";
 import { demoPieces, demoSources } from "../../tests/support/demo";
+import { OUTLINE } from "../../tests/support/outline";
 import { applyEdit, editTo, invertEdit } from "../edit";
 import { makeScene } from "../engine";
 import { rebrand } from "../kit";
@@ -26,7 +26,6 @@ import {
   withoutSlide,
   withSlide,
   withSlideMoved,
-  writeOutline,
   type PictureNames,
 } from "./index";
 
@@ -39,34 +38,6 @@ const names: PictureNames = {
   idOf: (name) => (name === "harbour-boats" ? file : undefined),
 };
 
-const OUTLINE = `# Boats at rest
-date: 14 March to 30 August
-
-![A boat aground](harbour-boats)
-
----
-
-# Why they rest
-
-Low water twice a day.
-Nobody hurries.
-
-So the photographer had time.
-
-# What to look for
-
-- The mast
-- The ropes
-- A dog, in one of them
-
-# In their words
-
-> We waited for the tide
-> as one waits for a guest.
-
-author: A skipper, 1891
-`;
-
 const running: Running[] = (["handle", "page-mark", "swipe-cue"] as const).map((kind) => ({
   kind,
   ...RUNNING[kind].usual,
@@ -77,52 +48,6 @@ const strip = (): Piece => {
 };
 
 describe("an outline", () => {
-  it("is read to slides: a heading or a line begins one", () => {
-    const slides = readOutline(OUTLINE);
-    expect(slides.map(({ words }) => Object.fromEntries(words))).to.deep.equal([
-      { headline: "Boats at rest", date: "14 March to 30 August" },
-      {
-        headline: "Why they rest",
-        body: "Low water twice a day.\nNobody hurries.\n\nSo the photographer had time.".replaceAll(
-          "\\\n",
-          "\n",
-        ),
-      },
-      {
-        headline: "What to look for",
-        list: "- The mast\n- The ropes\n- A dog, in one of them".replaceAll("\\\n", "\n"),
-      },
-      {
-        headline: "In their words",
-        quote: "We waited for the tide\nas one waits for a guest.".replaceAll("\\\n", "\n"),
-        author: "A skipper, 1891",
-      },
-    ]);
-    expect(slides[0]!.pictures).to.deep.equal([{ alt: "A boat aground", name: "harbour-boats" }]);
-    expect(readOutline("")).to.deep.equal([]);
-    expect(readOutline("Only words\n\n---\n\n\nand more").length).to.equal(2);
-  });
-
-  it("comes back as it was from what is written of it, whatever the words are", () => {
-    const line = fc
-      .string({ minLength: 1, maxLength: 30 })
-      .map((text) => text.replace(/[\\r\n]/g, " ").trim())
-      .filter(
-        (text) => text.length > 0 && text === text.trimEnd() && !/[\\u2028\\u2029]/.test(text),
-      );
-    const slot = fc.constantFrom("headline", "date", "place", "call-to-action", "support");
-    const slide = fc
-      .uniqueArray(fc.tuple(slot, line), { minLength: 1, maxLength: 4, selector: ([one]) => one })
-      .map((words) => ({ words: words as [string, string][], pictures: [] }));
-    fc.assert(
-      fc.property(fc.array(slide, { minLength: 1, maxLength: 6 }), (slides) => {
-        expect(readOutline(writeOutline(slides))).to.deep.equal(slides);
-      }),
-    );
-    const read = readOutline(OUTLINE);
-    expect(readOutline(writeOutline(read))).to.deep.equal(read);
-  });
-
   it("becomes a strip and is the same again, and says which pictures it does not know", () => {
     const made = strip();
     expect(Piece.safeParse(JSON.parse(JSON.stringify(made))).success).to.equal(true);

@@ -186,7 +186,7 @@ export const problems = {
   "step-overtaken": {
     status: 409,
     say: (p: { what: string }) =>
-      `It was “${p.what}”, and someone else has changed the same since.`,
+      `It was “${p.what}”, and someone else has changed the same since. Nothing was changed; change it by hand, or leave it.`,
   },
   "edit-impossible": {
     status: 400,

@@ -6,7 +6,7 @@ export const tableWords = {
   "unknown-column": (p: { name: string; slots: readonly string[] }) =>
     `Column “${p.name}” names no slot of this piece and is not used. The slots are ${p.slots.join(", ")}.`,
   "ragged-row": (p: { row: number; has: number; needs: number }) =>
-    `Row ${p.row} has ${p.has} cells and the headings have ${p.needs}; ${p.has < p.needs ? "the missing ones keep the piece's own words" : "the extra ones are not used"}.`,
+    `Row ${p.row} has ${p.has} ${p.has === 1 ? "cell" : "cells"} and the headings have ${p.needs}; ${p.has < p.needs ? "the missing ones keep the piece's own words" : "the extra ones are not used"}.`,
   "too-long": (p: { row: number; slot: string; length: number; most: number }) =>
     `Row ${p.row}: ${p.slot} has ${p.length} characters and a slot holds ${p.most}; the piece's own words are used.`,
   "unknown-picture": (p: { row: number; picture: string }) =>
@@ -23,7 +23,8 @@ export const tableWords = {
     `Formulas have failed in ${p.cells}; these cells came in empty, so that the piece's own words stay.`,
   "system-date": (p: { cells: string }) =>
     `The file does not say how dates are written in ${p.cells}; they came in as year-month-day. Give those cells a date format of their own, or write them as text.`,
-  "hidden-rows": (p: { count: number }) => `${p.count} hidden rows were left out.`,
+  "hidden-rows": (p: { count: number }) =>
+    p.count === 1 ? "1 hidden row was left out." : `${p.count} hidden rows were left out.`,
   "comes-round": (p: { shorter: string; has: number; longer: number }) =>
     `There are ${p.has} values for ${p.shorter} and ${p.longer} to go with; they come round again.`,
   "unknown-variation": (p: { row: number; name: string }) =>

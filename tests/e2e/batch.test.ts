@@ -61,7 +61,7 @@ describe("a batch in the interface", () => {
       buffer: Buffer.from(`headline,colour\n${rows}\nonly one`),
     });
     await page.getByText("Column “colour” names no slot").waitFor();
-    await page.getByText("Row 91 has 1 cells").waitFor();
+    await page.getByText("Row 91 has 1 cell ").waitFor();
     await page.getByText("Every mix of the columns").click();
     await page.getByText("91 variations × 3 sizes = 273 files").waitFor();
     await page.getByRole("button", { name: "Make batch" }).click();

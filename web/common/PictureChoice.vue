@@ -3,6 +3,7 @@ import { NButton } from "naive-ui";
 import { computed, ref } from "vue";
 import type { FileId } from "../../core/files";
 import { useLibrary } from "./library";
+import OrderMark from "../ui/OrderMark.vue";
 import PictureShelf from "./PictureShelf.vue";
 
 /** Several pictures of a brand, in the order in which they are chosen; the newest are at hand, and all on the shelf. */
@@ -38,7 +39,7 @@ function add(id: FileId): void {
       @click="toggle(one.id)"
     >
       <img :src="`/api/pictures/${one.id}/rendition?width=160`" alt="" loading="lazy" />
-      <span v-if="chosen.includes(one.id)" class="order">{{ chosen.indexOf(one.id) + 1 }}</span>
+      <OrderMark v-if="chosen.includes(one.id)" :at="chosen.indexOf(one.id)" corner />
     </button>
   </div>
   <NButton v-if="all.length > AT_HAND" quaternary @click="shelfShown = true">
@@ -71,17 +72,5 @@ img {
 
 .picture[aria-pressed="true"] {
   outline: 3px solid var(--zest);
-}
-
-.order {
-  position: absolute;
-  top: 2px;
-  left: 2px;
-  min-width: 18px;
-  border-radius: 9px;
-  background: var(--zest);
-  color: #1f2d2a;
-  font-size: 12px;
-  font-weight: 700;
 }
 </style>

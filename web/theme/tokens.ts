@@ -20,6 +20,7 @@ export interface Tokens {
   "leaf-tint": string;
   /** The thing that is being worked on, and nothing else. */
   zest: string;
+  "on-zest": string;
   /** Look again. */
   lemon: string;
   "lemon-tint": string;
@@ -45,6 +46,8 @@ export const light: Tokens = {
   "on-leaf": "#ffffff",
   "leaf-tint": "#eaf2ec",
   zest: "#f0641e",
+  // Ink itself would be read at 4.46 : 1, and white at 3.2 : 1.
+  "on-zest": "#10201a",
   lemon: "#f2be3a",
   "lemon-tint": "#fbe8b5",
   "lemon-ink": "#6e4f00",
@@ -67,6 +70,7 @@ export const dark: Tokens = {
   "on-leaf": "#10201a",
   "leaf-tint": "#24352d",
   zest: "#ff8748",
+  "on-zest": "#10201a",
   lemon: "#f2be3a",
   "lemon-tint": "#453712",
   "lemon-ink": "#f7d67f",

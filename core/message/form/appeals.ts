@@ -32,3 +32,18 @@ const TAIL =
   /(?:→|›|>>)$|(?:予約する|申し込む|申込む|見る|買う|ください|預約|预约|报名|報名|购买|購買|करें|कीजिए|하기|하세요)[!！。]?$|^(?:立即|马上|馬上|点击|點擊)/u;
 
 export const isUrging = (text: string): boolean => HEAD.test(text) || TAIL.test(text);
+
+/** Short lines that say how things are, and ask for nothing; common practice, a few of each language. */
+const STATING = new RegExp(
+  `^(?:${[
+    "no|not|never|none|sold|closed|free|only|limited|all|every|rain|with|from|until|while|terms|back|new",
+    "kein|keine|nicht|nur|ausverkauft|geschlossen|kostenlos|eintritt|alle|mit|bei|solange|neu",
+    "pas|sans|complet|fermé|gratuit|entrée|seulement|tous|avec|nouveau",
+    "no|sin|agotado|cerrado|gratis|entrada|solo|sólo|todos|con|nuevo|sem|esgotado|grátis|senza|esaurito|chiuso|ingresso",
+    "geen|niet|uitverkocht|gesloten|alleen|met|inte|slutsålt|fri|udsolgt|utsolgt",
+  ].join("|")})(?![\\p{L}\\p{M}])`,
+  "iu",
+);
+
+/** Whether a short line could ask for something in a language whose verbs are not known here. */
+export const mayUrge = (text: string): boolean => !STATING.test(text) && !/^\p{N}/u.test(text);

@@ -43,6 +43,32 @@ function anyOf(names: readonly string[]): string {
   return `(?<![\\p{L}\\p{M}])(?:${sorted.join("|")})(?![\\p{L}\\p{M}]|-\\p{L})`;
 }
 
+/** Today, tomorrow, this and next week and month, as each language says them; this evening by hand, which no calendar has. */
+function relativeNames(): string[] {
+  const found = LANGUAGES.flatMap((language) => {
+    const said = new Intl.RelativeTimeFormat(language, { numeric: "auto" });
+    return (["day", "week", "month"] as const).flatMap((unit) =>
+      [0, 1].map((count) => said.format(count, unit).toLowerCase()),
+    );
+  });
+  return [...new Set([...found, ...EVENINGS])].filter((name) => !/\d/.test(name));
+}
+
+/** Common practice, a few of each language. */
+const EVENINGS: readonly string[] = [
+  ...["tonight", "this evening", "this weekend", "next weekend", "all weekend"],
+  ...["heute abend", "dieses wochenende", "am wochenende", "ce soir", "ce week-end"],
+  ...["esta noche", "este fin de semana", "stasera", "questo weekend", "hoje à noite"],
+  ...["este fim de semana", "vanavond", "dit weekend", "i kväll", "i helgen", "i aften"],
+];
+
+/** What may stand before such a day. */
+const UP_TO =
+  "(?:only|just|ends|until|from|starting|nur|nur noch|bis|ab|endet|jusqu['’]à|jusqu['’]au|dès|hasta|desde|solo|fino a|da|até|tot|vanaf)";
+/** What stands before a month that has no number. */
+const IN_MONTH =
+  "(?:in|from|until|by|during|ab|im|bis|en|dès|jusqu['’]en|à partir de|desde|hasta|a partir de|da|a|em|vanaf|tot|från|fra|i)";
+
 /** Short names that are ordinary words in English: October and September in Portuguese, August in Spanish … */
 const ORDINARY: ReadonlySet<string> = new Set(["out", "set", "ago", "so", "to", "do", "on", "no"]);
 
@@ -54,6 +80,10 @@ interface Patterns {
   dayOfMonth: RegExp;
   /** The short name of a weekday before a number. */
   dayBefore: RegExp;
+  /** A line that begins with today, or ends with it. */
+  relative: RegExp;
+  /** A line that ends with “in September”. */
+  inMonth: RegExp;
 }
 
 let patterns: Patterns | undefined;
@@ -75,6 +105,8 @@ function named(): Patterns {
       "iu",
     ),
     dayBefore: new RegExp(`${shortDays}\\.?,?\\s*\\d`, "iu"),
+    relative: new RegExp(`^(?:${UP_TO}\\s)?${anyOf(relativeNames())}`, "iu"),
+    inMonth: new RegExp(`(?<!\\p{L})${IN_MONTH}\\s${anyOf(long)}$`, "iu"),
   });
 }
 
@@ -96,12 +128,13 @@ const NUMERIC =
 /** A line in so few words that names a day is about that day. */
 const FEW_WORDS = 4;
 
-/** A month with a number, a weekday with one or in few words, a time of day. */
+/** A month with a number or in few words, a weekday with one or in few words, today and the like, a time of day. */
 export function isDate(text: string, words: number): boolean {
   const line = plainDigits(text);
-  const { weekday, month, dayOfMonth, dayBefore } = named();
+  const { weekday, month, dayOfMonth, dayBefore, relative, inMonth } = named();
   if (TIME.test(line) || NUMERIC.test(line) || dayOfMonth.test(line)) return true;
   if (dayBefore.test(line)) return true;
+  if (words <= FEW_WORDS && (relative.test(line) || inMonth.test(line))) return true;
   const number = /\d/.test(line);
   return (weekday.test(line) && (number || words <= FEW_WORDS)) || (month.test(line) && number);
 }

@@ -2,7 +2,7 @@
 const BEFORE = new RegExp(
   `^(?:${[
     // English, where the word alone is telling.
-    "(?:at|near)\\s",
+    "(?:at|near|corner of)\\s",
     "(?:in|under|behind|beside|opposite|outside|along|across from|on)\\s(?:the\\s|our\\s|\\p{Lu})",
     // German, French, Spanish, Portuguese, Italian
     "(?:am|im|beim|vor dem|vor der|hinter dem|hinter der|in der|auf dem|auf der|unter der|an der)\\s\\p{Lu}",
@@ -32,16 +32,35 @@ const NOUN = new RegExp(
 );
 const NOUN_BEFORE =
   /^(?:\d+,?\s)?(?:rue|avenue|boulevard|place|quai|calle|plaza|paseo|avenida|via|viale|piazza|corso|rua|praça|largo|ulica|ul\.|plac|aleja|al\.|شارع|ميدان|رحاب|حديقة|רחוב|כיכר|שדרות)\s/iu;
-/** “12 Canal Street”, “Lange Gasse 7”. */
-const NUMBERED = /^\d+\p{L}?\s(?:\p{Lu}\p{L}+\s?)+$|^(?:\p{Lu}[\p{L}.-]+\s){1,3}\d+\p{L}?$/u;
+/** A name that says what kind of place it is: the noun has a capital, and is not alone. */
+const NAME =
+  /^\p{Lu}.*\s(?:Lido|Pool|Centre|Center|Club|Gardens?|Beach|Hotel|Arena|House|Barn|School|University|Cinema|Green|Bridge|Castle|Abbey|Docks?|Wharf|Works|Terrace|Rooms|Inn|Arms|Hill|Court)$/u;
+/** “12 Canal Street”, “Lange Gasse 7”, “2nd floor”. */
+const NUMBERED =
+  /^\d+\p{L}?\s(?:\p{Lu}\p{L}+\s?)+$|^(?:\p{Lu}[\p{L}.-]+\s){1,3}\d+\p{L}?$|^\d+(?:st|nd|rd|th|\.|º|e|er)\s(?:floor|Stock|OG|étage|piso|piano)$/u;
+/** Several things, or what somebody does with them. */
+const LISTED = /,|\s(?:and|or|und|oder|et|ou|y|e|en|i|och|og|&)\s/u;
 
 const FEW_WORDS = 4;
+const SENTENCE = 9;
+const ADDRESS = 12;
 
 /** Whether a line names a place: by the word before it, or, in few words, by its noun or number. */
 export const isPlace = (text: string, words: number): boolean =>
-  BEFORE.test(lowerFirst(text)) ||
-  OTHER_SCRIPTS.test(text) ||
-  (words <= FEW_WORDS && (NOUN.test(text) || NOUN_BEFORE.test(text) || NUMBERED.test(text)));
+  (words < SENTENCE && (BEFORE.test(lowerFirst(text)) || OTHER_SCRIPTS.test(text))) ||
+  (words <= FEW_WORDS && isNamed(text)) ||
+  (words <= ADDRESS && isAddress(text.split(/,\s+/)));
+
+const isNamed = (text: string): boolean =>
+  NOUN_BEFORE.test(text) ||
+  NUMBERED.test(text) ||
+  (!LISTED.test(text) && (NOUN.test(text) || NAME.test(text)));
+
+/** “Town Hall, 4 Mill Street”, “Lange Gasse 7, 10115 Berlin”: names in a row, one of them with a number, or a house first. */
+function isAddress(parts: readonly string[]): boolean {
+  if (parts.length < 2 || !parts.every((part) => /^[\p{Lu}\p{N}]/u.test(part))) return false;
+  return NOUN.test(parts[0]!) || NAME.test(parts[0]!) || parts.some((part) => NUMBERED.test(part));
+}
 
 const BEFORE_WORD = /^\p{Lu}\p{Ll}*(?=\s|['’])/u;
 /** A line begins with a capital where the word before a place has none; the pattern is anchored here. */

@@ -9,7 +9,8 @@ import {
   bottom,
   type Box,
 } from "../../geometry";
-import { keepsRatio } from "../../shape";
+import type { ResolvedNode, ShapeNode, TextNode } from "../../resolve";
+import { keepsRatio, outlineOf, shareInside } from "../../shape";
 import { composedInk, placeIn } from "../words/in-box";
 import type { Placed } from "../layout";
 import { seenBoxes } from "../pictures/subjects";
@@ -121,7 +122,7 @@ function isFree(stage: Stage, placed: Placed[], anchor: Anchor, own: Box, at: Bo
   const seen = area(intersect(at, stage.frame)) / area(at);
   const seenBefore = area(intersect(own, stage.lead)) / area(own);
   if (seen < LEAST_SEEN * seenBefore || at.width <= 0 || at.height <= 0) return false;
-  if (liesUnder(anchor, stage.resolved.nodes)) return true;
+  if (liesUnder(anchor, stage.resolved.nodes)) return !parts(stage, placed, anchor, at);
   const words = placed.filter(({ node, text, logo }) => (text ?? logo) && node.id !== anchor.to);
   const around = words.map((item) =>
     inset(item.box, -Math.max(AIR * stage.unit, clearSpace(item))),
@@ -129,6 +130,30 @@ function isFree(stage: Stage, placed: Placed[], anchor: Anchor, own: Box, at: Bo
   const subjects = placed.filter(({ node }) => node.id !== anchor.to).flatMap(seenBoxes);
   return ![...around, ...subjects].some((other) => overlaps(other, at));
 }
+
+/** Less than this share of some words on one side of an edge is not seen. */
+const HAIR = 0.03;
+
+/**
+ * Whether the edge of a shape that lies under words goes through some of them here, though it goes through none in the
+ * composition.
+ */
+function parts({ resolved }: Stage, placed: Placed[], { figures }: Anchor, at: Box): boolean {
+  const [figure] = figures;
+  if (figures.length > 1 || figure?.type !== "shape" || !isSolid(figure)) return false;
+  const goesThrough = (shape: Box, words: Box): boolean => {
+    const share = shareInside(outlineOf(figure.shape, shape, Math.sqrt(area(shape))), words);
+    return share > HAIR && share < 1 - HAIR;
+  };
+  const isOn = (node: ResolvedNode): boolean => node.type === "text" && node.plate === undefined;
+  const composed = resolved.nodes.filter(isOn) as TextNode[];
+  if (composed.some((node) => goesThrough(figure.box, composedInk(node)))) return false;
+  return placed.some(({ node, text }) => text && isOn(node) && goesThrough(at, text.ink));
+}
+
+/** It has one edge, and all of one colour inside. */
+const isSolid = ({ shape: { kind } }: ShapeNode): boolean =>
+  kind === "ellipse" || kind === "rectangle";
 
 function figuresAt(
   stage: Stage,

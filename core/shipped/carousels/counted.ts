@@ -8,6 +8,7 @@ import {
   number,
   picture,
   plate,
+  rule,
   set,
   shape,
   slide,
@@ -131,7 +132,7 @@ export const countdown = set({
       ground(),
       shape(
         "sun",
-        [560, 760, 760, 760],
+        [700, 900, 640, 640],
         { shape: "ellipse", colour: "ornament" },
         { pin: { h: "right", v: "bottom" } },
       ),
@@ -158,8 +159,8 @@ export const countdown = set({
       [
         ground(),
         number(
-          [100, 150, 520, 440],
-          { size: 560, align: "left", colour: "action", type: "headline", leading: 1 },
+          [460, 150, 520, 440],
+          { size: 560, align: "right", colour: "action", type: "headline", leading: 1 },
           "down",
         ),
         headline([100, 620, 880, 260], { size: 204, valign: "top" }),
@@ -197,7 +198,7 @@ export const countdown = set({
       ground(),
       shape(
         "sun",
-        [560, 760, 760, 760],
+        [700, 900, 640, 640],
         { shape: "ellipse", colour: "ornament" },
         { pin: { h: "right", v: "bottom" } },
       ),
@@ -254,7 +255,7 @@ export const figures = set({
           colour: "action",
           valign: "bottom",
         }),
-        shape("rule", [100, 680, 880, 8], { shape: "rectangle", colour: "action" }),
+        rule("rule", [100, 680, 880, 8]),
         headline([100, 720, 880, 200], { size: 166, valign: "top" }),
         body([100, 964, 820, 146], { size: 58 }),
       ],

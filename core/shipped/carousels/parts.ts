@@ -74,6 +74,15 @@ export const shape = (id: string, at: At, style: Style, more: More = {}): Node =
   ...more,
 });
 
+/** A line between words: it is laid out with them, as one of them. */
+export const rule = (id: string, at: At): Node => ({
+  id,
+  kind: "shape",
+  role: "ornament",
+  box: boxAt(at),
+  style: { shape: "rectangle", colour: "action" },
+});
+
 /** A ground for words, which sit `on` it. */
 export const plate = (id: string, at: At, style: Style = {}): Node => ({
   id,

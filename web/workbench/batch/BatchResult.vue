@@ -30,7 +30,7 @@ const tileWidth = computed(() => {
 const started = computed(() =>
   new Date(props.batch.started).toLocaleString(undefined, {
     dateStyle: "medium",
-    timeStyle: "short",
+    timeStyle: "medium",
   }),
 );
 const turn = computed(() => jobTurn(props.batch.state));

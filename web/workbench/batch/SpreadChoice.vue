@@ -3,6 +3,7 @@ import { NButton } from "naive-ui";
 import { computed, ref } from "vue";
 import { brandSpreads, paletteOf, spreadName, type Brand } from "../../../core/brand";
 import { sameSpread, type Spread } from "../../../core/colour";
+import OrderMark from "../../ui/OrderMark.vue";
 
 /** Several of a brand's spreads, in the order in which they are chosen. Bare buttons, since each shows itself in its colours. */
 const props = defineProps<{ brand: Brand }>();
@@ -40,7 +41,7 @@ function toggle(spread: Spread): void {
     >
       <span aria-hidden="true">Aa</span>
       <i :style="{ background: action }"></i>
-      <span v-if="placeOf(spread) >= 0" class="order">{{ placeOf(spread) + 1 }}</span>
+      <OrderMark v-if="placeOf(spread) >= 0" :at="placeOf(spread)" corner />
     </button>
   </div>
   <NButton v-if="all.length > shown" quaternary @click="shown += PAGE">More spreads</NButton>
@@ -74,16 +75,5 @@ function toggle(spread: Spread): void {
 .spread[aria-pressed="true"] {
   outline: 3px solid var(--zest);
   outline-offset: 1px;
-}
-
-.order {
-  position: absolute;
-  top: 2px;
-  left: 2px;
-  min-width: 18px;
-  border-radius: 9px;
-  background: var(--zest);
-  color: #1f2d2a;
-  font: 700 12px/1.5 var(--text);
 }
 </style>

@@ -8,6 +8,7 @@ import { arrangedAs, inSet, type Template } from "../../../core/templates";
 import DialogCard from "../../common/DialogCard.vue";
 import PreviewTile from "../../common/PreviewTile.vue";
 import StripPreview from "../../common/StripPreview.vue";
+import OrderMark from "../../ui/OrderMark.vue";
 import { useTemplates } from "../../new-piece/templates";
 import { useToasts } from "../../common/toasts";
 
@@ -89,9 +90,7 @@ async function open(): Promise<void> {
           @pick="toggle(tile.id)"
         />
         <figcaption class="small">
-          <span v-if="chosen.includes(tile.id)" class="order number">{{
-            chosen.indexOf(tile.id) + 1
-          }}</span>
+          <OrderMark v-if="chosen.includes(tile.id)" :at="chosen.indexOf(tile.id)" />
           {{ tile.name }}
         </figcaption>
       </figure>
@@ -138,15 +137,6 @@ figure {
 
 figcaption {
   padding-top: 6px;
-}
-
-.order {
-  min-width: 18px;
-  padding: 0 5px;
-  border-radius: 9px;
-  background: var(--zest);
-  color: #1f2d2a;
-  font-weight: 700;
 }
 
 .foot {

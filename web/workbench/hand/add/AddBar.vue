@@ -190,12 +190,13 @@ function addPictures(): void {
 }
 
 .bar > .n-button {
-  gap: 4px;
-  padding: 0 2px;
+  padding: 0 1px;
 }
 
 .bar > .n-button :deep(.n-button__content) {
-  font-size: 13px;
+  gap: 3px;
+  font-size: 12.5px;
+  letter-spacing: -0.01em;
 }
 
 .bar svg {
