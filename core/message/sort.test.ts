@@ -120,6 +120,8 @@ describe("a message that is typed", () => {
       "Sold out",
       "No booking needed",
       "11–4, rain or shine",
+      "Weekends only",
+      "Walk in, no bookings",
       "Keine Anmeldung",
     ])
       expect(message(statement), statement).to.equal("body");
@@ -135,6 +137,10 @@ describe("a message that is typed", () => {
       author: "Mara, regular since 2011",
       site: "soup@oven.example",
     });
+    expect(slots("“Still water” opens on Friday\nJoin us").headline).to.equal(
+      "“Still water” opens on Friday",
+    );
+    expect(slots("「静かな朝」展\n市立美術館").headline).to.equal("「静かな朝」展");
     expect(slots("“Best soup in years”\nJoin us").author).to.equal(undefined);
     expect(slots("“Best soup in years”\nA warm kitchen").author).to.equal(undefined);
   });

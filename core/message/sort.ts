@@ -29,8 +29,12 @@ const FIGURE = /^\d[\d.,]*\s?(%|×|x|k|m)?$/i;
 export const isFigure = (text: string): boolean => FIGURE.test(plainDigits(text));
 const MAIL = /^[\w.+-]+@[\w-]+(\.[\w-]+)+$/;
 const SITE = /^(https?:\/\/)?[\w-]+(\.[\w-]+)+(\/\S*)?$/;
+/** Where one is found or written to. */
+const isAddress = (text: string): boolean => SITE.test(text) || MAIL.test(text);
 const HANDLE = /^@[\p{L}\p{N}_.-]+$/u;
 const QUOTED = /^[“"„«‘「『《‹]/;
+/** “Still water” opens on Friday: a title in quotation marks, of which something is said. */
+const TITLED = /^[“"„«‘「『《‹][^”"“»’」』》›]+[”"“»’」』》›]\s?[\p{L}\p{N}]/u;
 const AUTHOR = /^(—|–|-{1,2}\s|by\s|――?)/i;
 /** “Mara, regular since 2011”, “Ines Falk”: how somebody is called under what they said. */
 const NAMED = /^\p{Lu}[\p{L}.'’-]*(?:,\s\S|(?:\s\p{Lu}[\p{L}.'’-]*){1,3}(?:,|$))/u;
@@ -47,10 +51,10 @@ const MORE_DATE_WORDS = 5;
 /** Tried in this order; the first that fits names the slot. */
 const RULES: readonly Rule[] = [
   ["list", ({ text }) => POINT.test(text) && !beginsWithDay(text)],
-  ["quote", ({ text }) => QUOTED.test(text)],
+  ["quote", ({ text }) => QUOTED.test(text) && !TITLED.test(text)],
   ["author", (line) => line.index > 0 && (AUTHOR.test(line.text) || isSpeaker(line))],
   ["handle", ({ text }) => HANDLE.test(text)],
-  ["site", ({ text }) => SITE.test(text) || MAIL.test(text)],
+  ["site", ({ text }) => isAddress(text)],
   ["terms", ({ text, index }) => index > 0 && isTerms(text)],
   ["price", ({ text, words }) => words <= PRICE_WORDS && isMoney(text)],
   ["figure", ({ text }) => isFigure(text)],
@@ -125,7 +129,7 @@ const APPEAL_WORDS = 4;
 /** In any language: a short last line, behind a headline and more, that only a sender's name may follow. */
 function isAppeal(lines: readonly string[], { text, words, index }: Line, used: Set<string>) {
   const after = lines.slice(index + 1);
-  const closes = after.every((line) => HANDLE.test(line) || SITE.test(line));
+  const closes = after.every((line) => HANDLE.test(line) || isAddress(line));
   const short = words <= APPEAL_WORDS && (words > 1 || !/^\p{Script=Latin}+$/u.test(text));
   return (
     closes &&

@@ -42,6 +42,17 @@ describe("choosing among variations", () => {
       await setup.getByLabel(size, { exact: true }).uncheck();
     await setup.getByText("24 variations × 1 size = 24 files").waitFor();
     await setup.getByText(/about \d+ seconds?, [\d.]+ [kM]B/).waitFor();
+    // A picture that never stands on one of the spreads: four headlines fewer.
+    const values = setup.getByRole("combobox", { name: "Values that never stand together" });
+    await values.click();
+    for (const value of ["allium.jpg", "Tide on Paper"])
+      await page.getByRole("option", { name: value, exact: true }).click();
+    await page.keyboard.press("Escape");
+    await setup.getByRole("button", { name: "Leave out" }).click();
+    await setup.getByText("20 variations × 1 size = 20 files").waitFor();
+    const left = setup.getByRole("listitem").filter({ hasText: "allium.jpg with Tide on Paper" });
+    await left.getByRole("button", { name: "close" }).click();
+    await setup.getByText("24 variations × 1 size = 24 files").waitFor();
     // Four headlines meet three pictures: no fewer than twelve.
     await setup.getByText("Only a sample in which every two values meet").click();
     await setup.getByText("12 variations × 1 size = 12 files").waitFor();

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { NSelect } from "naive-ui";
-import { ref } from "vue";
+import { computed, ref } from "vue";
 import type { Option } from "./options";
 import { useCombobox } from "./use-combobox";
 
@@ -14,6 +14,11 @@ const props = defineProps<{
 const chosen = defineModel<string[]>({ required: true });
 
 const show = ref(false);
+/** So many are all there at once, so that a screen reader can count them. */
+const AT_ONCE = 100;
+const count = computed(() =>
+  props.options.reduce((sum, one) => sum + ("children" in one ? one.children.length : 1), 0),
+);
 const { menu, asOption } = useCombobox(
   () => props.label,
   show,
@@ -31,6 +36,7 @@ const { menu, asOption } = useCombobox(
     filterable
     size="small"
     :options="[...options]"
+    :virtual-scroll="count > AT_ONCE"
     :placeholder="placeholder"
     :input-props="{ 'aria-label': label }"
     :menu-props="menu()"

@@ -45,5 +45,10 @@ const STATING = new RegExp(
   "iu",
 );
 
+/** What is said with one of these sets a limit. */
+const LIMITING =
+  /(?<!\p{L})(?:only|no|not|nur|keine?|ne|pas|sans|solo|sólo|sin|senza|sem|geen|alleen|inte|ikke|kun)(?!\p{L})/iu;
+
 /** Whether a short line could ask for something in a language whose verbs are not known here. */
-export const mayUrge = (text: string): boolean => !STATING.test(text) && !/^\p{N}/u.test(text);
+export const mayUrge = (text: string): boolean =>
+  !STATING.test(text) && !LIMITING.test(text) && !/^\p{N}/u.test(text);

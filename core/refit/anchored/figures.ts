@@ -122,7 +122,7 @@ function isFree(stage: Stage, placed: Placed[], anchor: Anchor, own: Box, at: Bo
   const seen = area(intersect(at, stage.frame)) / area(at);
   const seenBefore = area(intersect(own, stage.lead)) / area(own);
   if (seen < LEAST_SEEN * seenBefore || at.width <= 0 || at.height <= 0) return false;
-  if (liesUnder(anchor, stage.resolved.nodes)) return !parts(stage, placed, anchor, at);
+  if (liesUnder(anchor, stage.resolved.nodes)) return !goesThroughWords(stage, placed, anchor, at);
   const words = placed.filter(({ node, text, logo }) => (text ?? logo) && node.id !== anchor.to);
   const around = words.map((item) =>
     inset(item.box, -Math.max(AIR * stage.unit, clearSpace(item))),
@@ -138,7 +138,12 @@ const HAIR = 0.03;
  * Whether the edge of a shape that lies under words goes through some of them here, though it goes through none in the
  * composition.
  */
-function parts({ resolved }: Stage, placed: Placed[], { figures }: Anchor, at: Box): boolean {
+function goesThroughWords(
+  { resolved }: Stage,
+  placed: Placed[],
+  { figures }: Anchor,
+  at: Box,
+): boolean {
   const [figure] = figures;
   if (figures.length > 1 || figure?.type !== "shape" || !isSolid(figure)) return false;
   const goesThrough = (shape: Box, words: Box): boolean => {
