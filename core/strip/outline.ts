@@ -147,27 +147,23 @@ export function writeOutline(slides: readonly OutlineSlide[]): string {
 }
 
 function slideText({ words, pictures }: OutlineSlide): string {
+  const [figure, saying, ...others] = words;
+  const asWritten = (some: OutlineSlide["words"]) =>
+    some.map(([slot, text]) => slotText(slot, text));
   const parts = isHeadedByFigure(words)
-    ? [
-        `# ${words[0]![1]}`,
-        words[1]![1],
-        ...words.slice(2).map(([slot, text]) => slotText(slot, text)),
-      ]
-    : words.map(([slot, text]) => slotText(slot, text));
+    ? [`# ${figure![1]}`, saying![1], ...asWritten(others)]
+    : asWritten(words);
   return [...parts, ...pictures.map(({ alt, name }) => `![${alt}](${name})`)].join("\n\n");
 }
 
 /** A figure and what it says, where that is read as such again. */
-function isHeadedByFigure([figure, saying]: OutlineSlide["words"]): boolean {
-  const [slot, text = ""] = saying ?? [];
-  const isWhole = text.trim() === text && isPlain([text]) && !text.includes("\n");
-  return (
-    figure?.[0] === "figure" &&
-    isFigure(figure[1]) &&
-    slot === "headline" &&
-    isWhole &&
-    isSaying(text)
-  );
+function isHeadedByFigure([
+  [first, figure] = ["", ""],
+  [second, saying] = ["", ""],
+]: OutlineSlide["words"]): boolean {
+  if (first !== "figure" || second !== "headline" || !isFigure(figure)) return false;
+  const lines = saying.split("\n");
+  return lines.length === 1 && saying.trim() === saying && isPlain(lines) && isSaying(saying);
 }
 
 function slotText(slot: string, text: string): string {

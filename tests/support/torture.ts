@@ -54,7 +54,10 @@ export class Torture {
     private readonly clients: number,
   ) {}
 
-  /** Works for so long from the first answer on, in milliseconds, kills the program in the middle of it, starts it again and looks at everything. */
+  /**
+   * Works for so long from the first answer on, in milliseconds, kills the program in the middle of it, starts it again and
+   * looks at everything.
+   */
   async round(ms: number): Promise<void> {
     this.working = true;
     const { edits } = this.figures;

@@ -56,7 +56,7 @@ const isNamed = (text: string): boolean =>
   NUMBERED.test(text) ||
   (!LISTED.test(text) && (NOUN.test(text) || NAME.test(text)));
 
-/** “Town Hall, 4 Mill Street”, “Lange Gasse 7, 10115 Berlin”: names in a row, one of them with a number, or a house first. */
+/** “Town Hall, 4 Mill Street”, “Lange Gasse 7, 10115 Oberdorf”: names in a row, one of them with a number, or a house first. */
 function isAddress(parts: readonly string[]): boolean {
   if (parts.length < 2 || !parts.every((part) => /^[\p{Lu}\p{N}]/u.test(part))) return false;
   return NOUN.test(parts[0]!) || NAME.test(parts[0]!) || parts.some((part) => NUMBERED.test(part));
