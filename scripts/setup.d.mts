@@ -1,1 +1,2 @@
 export const serverEnvironment: Readonly<Record<string, string>>;
+export const chromium: Readonly<{ package: string; path: string }>;

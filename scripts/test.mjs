@@ -2,10 +2,10 @@
 import { spawn } from "node:child_process";
 import { existsSync } from "node:fs";
 import { join } from "node:path";
-import { checkNode, ensureInstalled, ensureKernel, root } from "./setup.mjs";
+import { checkNode, chromium, ensureInstalled, ensureKernel, root } from "./setup.mjs";
 
 checkNode();
-const chromium = ensureChromium();
+const browser = ensureChromium();
 ensureInstalled();
 ensureKernel();
 
@@ -32,7 +32,7 @@ const lanes = [
 
 let passed = 0;
 let failed = 0;
-await Promise.all([...lanes.map(runAll), chromium]);
+await Promise.all([...lanes.map(runAll), browser]);
 await runAll([mocha("end to end", "tests/e2e.mocharc.cjs")]);
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);
@@ -72,10 +72,10 @@ function countOf(output) {
 
 /** The end-to-end tests drive Debian's Chromium, which comes while everything else is done. */
 async function ensureChromium() {
-  if (existsSync(process.env.CHROMIUM ?? "/usr/bin/chromium")) return;
+  if (existsSync(chromium.path)) return;
   console.log("Installing Chromium for the end-to-end tests …");
   const sudo = process.getuid?.() === 0 ? "" : "sudo ";
-  const install = `${sudo}apt-get install -y -qq --no-install-recommends chromium`;
+  const install = `${sudo}apt-get install -y -qq --no-install-recommends ${chromium.package}`;
   const child = spawn("sh", ["-c", `${sudo}apt-get update -qq && ${install}`], {
     stdio: ["ignore", "ignore", "inherit"],
     env: { ...process.env, DEBIAN_FRONTEND: "noninteractive" },
@@ -85,7 +85,7 @@ async function ensureChromium() {
   );
   if (status === 0) return;
   console.error(
-    "Chromium could not be installed. Install it (Debian: apt-get install chromium), or set CHROMIUM to where it is.",
+    `Chromium could not be installed. Install it (Debian: apt-get install ${chromium.package}), or set CHROMIUM to where one is.`,
   );
   process.exit(1);
 }

@@ -4,7 +4,7 @@ import { editTo } from "../../core/edit";
 import type { PieceAnswer } from "../../core/api";
 import { findings } from "../support/axe";
 import { demoFolder } from "../support/demo";
-import { choose, settled } from "../support/browser";
+import { choose, eventually, settled } from "../support/browser";
 import { Stage } from "../support/stage";
 
 describe("a brand kit from nothing", () => {
@@ -48,7 +48,7 @@ describe("a brand kit from nothing", () => {
     await value.fill("#I23A3F");
     await page.getByRole("alert").filter({ hasText: "is not a colour" }).waitFor();
     await page.getByRole("button", { name: "Take #123A3F" }).click();
-    expect(await value.inputValue()).to.equal("#123A3F");
+    await eventually(async () => expect(await value.inputValue()).to.equal("#123A3F"));
     await page.getByRole("button", { name: "Make the kit" }).click();
     await page.getByRole("alert").filter({ hasText: "The brand needs a name" }).waitFor();
     await page.getByLabel("Name of the brand").fill("quillmere museum of everyday pictures");

@@ -4,7 +4,7 @@ import { unzipSync } from "fflate";
 import type { Page } from "playwright-core";
 import type { BatchAnswer, ContactSheet } from "../../core/api";
 import { findings } from "../support/axe";
-import { choose } from "../support/browser";
+import { choose, saved } from "../support/browser";
 import { Stage } from "../support/stage";
 
 describe("choosing among variations", () => {
@@ -144,10 +144,7 @@ describe("choosing among variations", () => {
     await page.getByRole("button", { name: "Change by hand" }).click();
     await page.getByText("Variation v01 of a batch").waitFor();
     await page.getByRole("textbox", { name: "Headline" }).fill("Boats, at long last at rest");
-    await page
-      .getByRole("status")
-      .filter({ hasText: /^Saved$/ })
-      .waitFor();
+    await saved(page);
     await page.getByRole("link", { name: "To its contact sheet" }).click();
     await page.getByText("1 of 12 files would look different now").waitFor();
     await page.getByRole("button", { name: "Make 1 again" }).click();

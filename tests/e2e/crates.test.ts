@@ -66,7 +66,7 @@ describe("the crates", () => {
     await bar.getByRole("button", { name: "Move to" }).click();
     await page.locator(".n-dropdown-option", { hasText: "Autumn lessons" }).first().click();
     await page.getByText("2 pieces moved to “Autumn lessons”.").waitFor();
-    expect(await bar.count()).to.equal(0);
+    await bar.waitFor({ state: "detached" });
     const { pieces } = await stage.program.ask<CrateAnswer>("/api/crates/autumn-lessons");
     expect(pieces.map(({ title }) => title)).to.include.members([
       "Opening announcement",

@@ -1,6 +1,6 @@
 import { expect } from "chai";
 import { Bench } from "../support/bench";
-import { painted } from "../support/browser";
+import { eventually, painted } from "../support/browser";
 import { Stage } from "../support/stage";
 
 describe("what is styled and put in order by hand", () => {
@@ -111,9 +111,10 @@ describe("what is styled and put in order by hand", () => {
     expect(after.indexOf("kicker")).to.equal(before.indexOf("kicker") + 1);
     // By dragging a row onto another it lies right in front of that.
     await bench.inList("Kicker").dragTo(bench.inList("Picture"));
-    await bench.saved();
-    const dropped = await order();
-    expect(dropped.indexOf("kicker")).to.equal(dropped.indexOf("photo") + 1);
+    await eventually(async () => {
+      const dropped = await order();
+      expect(dropped.indexOf("kicker")).to.equal(dropped.indexOf("photo") + 1);
+    });
   });
 
   it("is looked at nearer, and the history goes back to any step", async () => {

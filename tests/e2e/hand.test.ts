@@ -3,7 +3,7 @@ import type { Locator, Page } from "playwright-core";
 import type { PieceAnswer } from "../../core/api";
 import { findings } from "../support/axe";
 import { Bench } from "../support/bench";
-import { painted } from "../support/browser";
+import { eventually, painted } from "../support/browser";
 import { Stage } from "../support/stage";
 
 describe("a size worked on by hand", () => {
@@ -141,7 +141,7 @@ describe("a size worked on by hand", () => {
     const said = surface.getByRole("status");
     const first = await said.textContent();
     await page.keyboard.press("Tab");
-    expect(await said.textContent()).not.to.equal(first);
+    await eventually(async () => expect(await said.textContent()).not.to.equal(first));
     const x = Number(await field("X").inputValue());
     await page.keyboard.press("ArrowRight");
     await page.keyboard.press("Shift+ArrowRight");
@@ -149,7 +149,7 @@ describe("a size worked on by hand", () => {
     expect(Number(await field("X").inputValue())).to.be.closeTo(x + 11, 0.1);
     await page.keyboard.press("Control+c");
     await page.keyboard.press("Escape");
-    expect(await said.textContent()).to.equal("Nothing selected");
+    await said.filter({ hasText: "Nothing selected" }).waitFor();
     expect(await findings(page)).to.deep.equal([]);
     await page.keyboard.press("Escape");
     await page.locator(".wall").waitFor();

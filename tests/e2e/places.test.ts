@@ -1,6 +1,6 @@
 import { expect } from "chai";
 import sharp from "sharp";
-import { choose, painted } from "../support/browser";
+import { choose, eventually, painted } from "../support/browser";
 import { Stage } from "../support/stage";
 
 describe("the places", () => {
@@ -56,7 +56,7 @@ describe("the places", () => {
     await shelf.first().waitFor();
     const before = await shelf.count();
     await choose(page, "Use", "Not used");
-    expect(await shelf.count()).to.be.lessThan(before);
+    await eventually(async () => expect(await shelf.count()).to.be.lessThan(before));
     await choose(page, "Use", "Used or not");
     const background = "#88aacc";
     const buffer = await sharp({ create: { width: 300, height: 500, channels: 3, background } })

@@ -1,7 +1,7 @@
 import { expect } from "chai";
 import type { Page } from "playwright-core";
 import { findings } from "../support/axe";
-import { settled } from "../support/browser";
+import { saved, settled } from "../support/browser";
 import { Stage } from "../support/stage";
 
 describe("the sizes of a piece", () => {
@@ -15,11 +15,6 @@ describe("the sizes of a piece", () => {
   };
   const size = (name: string) => page.getByRole("button", { name: `${name}, ` });
   const ledger = () => page.getByRole("complementary", { name: "Ledger" });
-  const saved = () =>
-    page
-      .getByRole("status")
-      .filter({ hasText: /^Saved$/ })
-      .waitFor();
 
   it("stand by channel, the lead's first, all of one kind at one scale", async () => {
     await open("opening-announcement");
@@ -48,7 +43,7 @@ describe("the sizes of a piece", () => {
     await form.getByRole("button", { name: "Add this size" }).click();
     await page.getByRole("button", { name: "Done" }).click();
     await size("Booth screen").waitFor();
-    await saved();
+    await saved(page);
     await page.reload();
     await size("Booth screen").click();
     expect(await ledger().getByRole("heading").first().textContent()).to.equal("Booth screen");
@@ -63,13 +58,13 @@ describe("the sizes of a piece", () => {
     await choices.first().waitFor();
     expect(await choices.count()).to.be.within(2, 3);
     await choices.nth(1).click();
-    await saved();
+    await saved(page);
     await settled(page);
     const after = await ledger().getByText("Layout").locator("+ dd").textContent();
     expect(after).to.not.equal(before);
     await page.getByText("Changed on this size").waitFor();
     await page.getByRole("button", { name: "Follow the lead again" }).click();
-    await saved();
+    await saved(page);
     await settled(page);
     expect(await ledger().getByText("Layout").locator("+ dd").textContent()).to.equal(before);
     expect(await page.getByText("Changed on this size").count()).to.equal(0);
@@ -83,7 +78,7 @@ describe("the sizes of a piece", () => {
     await dialog.locator("canvas").first().waitFor();
     expect(await dialog.locator("canvas").count()).to.be.at.least(28);
     await dialog.getByRole("button", { name: "Make it the lead" }).click();
-    await saved();
+    await saved(page);
     await settled(page);
     expect(await page.locator("figcaption", { hasText: "Lead Story" }).count()).to.equal(1);
     expect(await page.locator(".channel h3").first().textContent()).to.equal("Story");

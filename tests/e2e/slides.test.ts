@@ -5,7 +5,7 @@ import sharp from "sharp";
 import type { Manifest, PieceAnswer } from "../../core/api";
 import type { Piece } from "../../core/piece";
 import { findings } from "../support/axe";
-import { choose, painted } from "../support/browser";
+import { choose, painted, saved } from "../support/browser";
 import { Stage } from "../support/stage";
 
 const OUTLINE = `# Boats at rest
@@ -35,11 +35,6 @@ describe("a strip of slides", () => {
 
   it("is made of an outline, put in order, given a handle once for all, and delivered in order", async () => {
     const page = await stage.openPiece("opening-announcement", "message");
-    const saved = () =>
-      page
-        .getByRole("status")
-        .filter({ hasText: /^Saved$/ })
-        .waitFor();
     const strip = page.getByRole("region", { name: "Slides" });
     const slide = (number: number) =>
       strip.getByRole("button", { name: `Slide ${number}`, exact: true });
@@ -50,7 +45,7 @@ describe("a strip of slides", () => {
     await outline.fill(OUTLINE);
     await page.getByRole("group", { name: "4 slides" }).waitFor();
     await page.getByRole("button", { name: "Done" }).click();
-    await saved();
+    await saved(page);
     expect((await stored()).slides!.map(({ message }) => message.headline)).to.deep.equal([
       { text: "Why they rest" },
       { text: "What to look for" },
@@ -60,29 +55,29 @@ describe("a strip of slides", () => {
     // A slide is worked on as a piece is.
     await slide(2).click();
     await page.getByRole("textbox", { name: "Headline" }).fill("Why do they rest?");
-    await saved();
+    await saved(page);
     expect((await stored()).slides![0]!.message.headline).to.deep.equal({
       text: "Why do they rest?",
     });
     expect((await stored()).message.headline).to.deep.equal({ text: "Boats at rest" });
 
     await slide(3).press("Alt+ArrowLeft");
-    await saved();
+    await saved(page);
     const order = (await stored()).slides!.map(({ message }) => message.headline);
     expect(order[0]).to.deep.equal({ text: "What to look for" });
 
     const words = page.getByRole("textbox", { name: "Words of the handle" });
     await words.fill("@quillmere_museum");
     await words.press("Enter");
-    await saved();
+    await saved(page);
     const { running } = await stored();
     expect(running!.find(({ kind }) => kind === "handle")!.text).to.equal("@quillmere_museum");
     await choose(page, "How the page mark counts", "A dot for each slide");
-    await saved();
+    await saved(page);
     // The face has the handle beside it.
     const shown = (name: string) => page.getByRole("checkbox", { name, exact: true });
     await shown("Profile picture and name").check();
-    await saved();
+    await saved(page);
     expect(await shown("Handle").isChecked()).to.equal(false);
     const kinds = (await stored()).running!.map(({ kind }) => kind);
     const mark = (await stored()).running!.find(({ kind }) => kind === "page-mark");
@@ -225,10 +220,7 @@ describe("a strip of slides", () => {
 
     await strip.getByRole("button", { name: "Other sets" }).click();
     await page.getByRole("button", { name: "Take Countdown" }).click();
-    await page
-      .getByRole("status")
-      .filter({ hasText: /^Saved$/ })
-      .waitFor();
+    await saved(page);
     await painted(page);
     const after = await begun();
     expect(after.slides!.map(({ message }) => message)).to.deep.equal(

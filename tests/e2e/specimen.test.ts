@@ -4,7 +4,7 @@ import { expect } from "chai";
 import type { Page } from "playwright-core";
 import sharp from "sharp";
 import { findings } from "../support/axe";
-import { choose, settled } from "../support/browser";
+import { choose, eventually, settled } from "../support/browser";
 import { fontFolder } from "../support/demo";
 import { Stage } from "../support/stage";
 
@@ -71,6 +71,8 @@ describe("type and paint in the interface", () => {
   it("makes words strong with Ctrl+B and with the word above them, and takes it back", async () => {
     page = await stage.open("/pieces/opening-announcement/message");
     const support = page.getByRole("textbox", { name: "Support" });
+    const reads = (text: string) =>
+      eventually(async () => expect(await support.inputValue()).to.equal(text));
     await support.waitFor();
     await settled(page);
     const before = await shot();
@@ -79,13 +81,13 @@ describe("type and paint in the interface", () => {
       area.setSelectionRange(0, 7);
     });
     await page.keyboard.press("Control+b");
-    expect(await support.inputValue()).to.equal("*Harbour* photographs from 1868 to 1931");
+    await reads("*Harbour* photographs from 1868 to 1931");
     await settled(page);
     expect(await shot()).to.not.equal(before);
     await page.getByRole("button", { name: "strong" }).click();
-    expect(await support.inputValue()).to.equal("Harbour photographs from 1868 to 1931");
+    await reads("Harbour photographs from 1868 to 1931");
     await page.getByRole("button", { name: "marker" }).click();
-    expect(await support.inputValue()).to.equal("=Harbour= photographs from 1868 to 1931");
+    await reads("=Harbour= photographs from 1868 to 1931");
   });
 
   it("delivers SVG", async () => {

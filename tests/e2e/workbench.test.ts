@@ -1,7 +1,7 @@
 import { join } from "node:path";
 import { expect } from "chai";
 import type { Page } from "playwright-core";
-import { choose, settled } from "../support/browser";
+import { choose, saved, settled } from "../support/browser";
 import { Stage } from "../support/stage";
 import { demoFolder } from "../support/demo";
 
@@ -12,11 +12,6 @@ describe("the workbench", () => {
   const open = async (piece: string, step?: string): Promise<void> => {
     page = await stage.openPiece(piece, step);
   };
-  const saved = () =>
-    page
-      .getByRole("status")
-      .filter({ hasText: /^Saved$/ })
-      .waitFor();
   const tiles = async (): Promise<string[]> => {
     await settled(page);
     const shots: string[] = [];
@@ -31,7 +26,7 @@ describe("the workbench", () => {
     const before = await tiles();
     expect(before).to.have.lengthOf(4);
     await page.getByRole("textbox", { name: "Headline" }).fill("Harbour light");
-    await saved();
+    await saved(page);
     const after = await tiles();
     after.forEach((shot, index) => expect(shot === before[index], `size ${index}`).to.equal(false));
 
@@ -70,7 +65,7 @@ describe("the workbench", () => {
     const edited = page.waitForResponse((response) => response.url().endsWith("/edits"));
     await chooser.setInputFiles(join(demoFolder, "quillmere/pictures/dust-bowl-home.jpg"));
     await edited;
-    await saved();
+    await saved(page);
     const after = await tiles();
     after.forEach((shot, index) => expect(shot === before[index], `size ${index}`).to.equal(false));
   });
@@ -81,11 +76,11 @@ describe("the workbench", () => {
     expect(await cards.count()).to.be.greaterThan(4);
     const name = await cards.nth(2).innerText();
     await cards.nth(2).click();
-    await saved();
+    await saved(page);
     const worn = page.locator('.choices button[aria-pressed="true"]');
     expect(await worn.allInnerTexts()).to.deep.equal([name]);
     await choose(page, "Brand", "Quillmere Museum of Everyday Pictures");
-    await saved();
+    await saved(page);
     await page.getByRole("link", { name: "Quillmere Museum of Everyday Pictures" }).waitFor();
     await page.getByRole("button", { name: "Undo" }).click();
     await page.getByRole("link", { name: "Saltlight Swim Club" }).waitFor();
@@ -142,7 +137,7 @@ describe("the workbench", () => {
       .filter({ hasText: "changed in another window to “Theirs”" });
     await alert.waitFor();
     await page.getByRole("button", { name: "Use theirs" }).click();
-    await saved();
+    await saved(page);
     expect(await page.getByRole("textbox", { name: "Headline" }).inputValue()).to.equal("Theirs");
   });
 
@@ -153,7 +148,7 @@ describe("the workbench", () => {
     await page.getByText("Not saved yet").waitFor();
     await stage.context.setOffline(false);
     await page.reload();
-    await saved();
+    await saved(page);
     expect(await page.getByRole("textbox", { name: "Headline" }).inputValue()).to.equal(
       "Typed in a tunnel",
     );
@@ -176,7 +171,7 @@ describe("the workbench", () => {
     expect(await headline.inputValue()).to.equal("Typed on a full disk");
     await page.unroute(edits);
     await page.getByRole("button", { name: "Try now" }).click();
-    await saved();
+    await saved(page);
     expect(await page.getByRole("alert").count()).to.equal(0);
     expect(await headline.inputValue()).to.equal("Typed on a full disk");
   });

@@ -1,7 +1,7 @@
 import type { Locator, Page } from "playwright-core";
 import type { PieceAnswer } from "../../core/api";
 import type { Node, Piece } from "../../core/piece";
-import { choose, painted } from "./browser";
+import { choose, painted, saved } from "./browser";
 import type { Stage } from "./stage";
 
 /** One size of the demo's announcement on the bench, and what a person does there. */
@@ -26,8 +26,7 @@ export class Bench {
   }
 
   saved(): Promise<void> {
-    const status = this.page.getByRole("status");
-    return status.filter({ hasText: /^Saved$/ }).waitFor();
+    return saved(this.page);
   }
 
   field(name: string): Locator {

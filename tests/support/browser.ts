@@ -3,8 +3,9 @@ import { cp, mkdtemp, rm } from "node:fs/promises";
 import { createServer } from "node:net";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
+import { setTimeout } from "node:timers/promises";
 import { chromium, type Browser, type BrowserContext, type Page } from "playwright-core";
-import { serverEnvironment } from "../../scripts/setup.mjs";
+import { chromium as installed, serverEnvironment } from "../../scripts/setup.mjs";
 import { root } from "./demo";
 
 const QUIET = [
@@ -19,7 +20,7 @@ const QUIET = [
 ];
 
 export const launch = (): Promise<Browser> =>
-  chromium.launch({ executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium", args: QUIET });
+  chromium.launch({ executablePath: installed.path, args: QUIET });
 
 /** Chooses one of a list by its name, as a person does. */
 export async function choose(
@@ -147,6 +148,26 @@ export async function openPage(
   });
   await page.goto(url);
   return page;
+}
+
+/** Holds within a few seconds: a page takes up what it was told by pointer and keys when it comes to it. */
+export async function eventually(claim: () => Promise<unknown>): Promise<void> {
+  const until = Date.now() + 5000;
+  for (;;)
+    try {
+      await claim();
+      return;
+    } catch (error) {
+      if (Date.now() > until) throw error;
+      await setTimeout(50);
+    }
+}
+
+/** Waits until all that was changed is kept; what the page was told by pointer and keys it takes up before its next frame. */
+export async function saved(page: Page): Promise<void> {
+  await page.evaluate(() => new Promise((resolve) => requestAnimationFrame(resolve)));
+  const status = page.getByRole("status");
+  await status.filter({ hasText: /^Saved$/ }).waitFor();
 }
 
 /** Waits until the application says that the sizes on screen are painted, pictures included. */
