@@ -1,5 +1,4 @@
 // Compiles what is written in AssemblyScript to a module that core imports as bytes, unless it is there already.
-import asc from "assemblyscript/asc";
 import { createHash } from "node:crypto";
 import { existsSync, readFileSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
@@ -17,6 +16,8 @@ if (!existsSync(target) || !readFileSync(target, "utf8").startsWith(stamp)) {
 }
 
 async function compiled() {
+  // Only now: the compiler takes a second to load.
+  const { default: asc } = await import("assemblyscript/asc");
   let bytes;
   const { error, stderr } = await asc.main([SOURCE, ...FLAGS, "--outFile", "out.wasm"], {
     readFile: (name) => (name === SOURCE ? text : null),

@@ -40,8 +40,10 @@ process.exit(failed === 0 ? 0 : 1);
 /** One after another; what a check said is shown when it is over. */
 async function runAll(checks) {
   for (const check of checks) {
+    const begun = performance.now();
     const { status, output } = await runOne(check);
-    process.stdout.write(`\n── ${check.name}\n${output}`);
+    const seconds = Math.round((performance.now() - begun) / 1000);
+    process.stdout.write(`\n── ${check.name}, ${seconds} s\n${output}`);
     const counted = check.counts ? countOf(output) : undefined;
     const fine = status === 0 && (!check.counts || (counted && counted.passed > 0));
     passed += counted?.passed ?? (fine ? 1 : 0);

@@ -47,7 +47,9 @@ describe("zest begin and zest sheet", () => {
       price: { text: "€ 4, cash only" },
     });
     const made = join(folder, "made");
-    const argv = ["make", join(out, names[0]!), "--layout-only", "--out", made];
+    const placements = "photo-feed-tall,story,microblog-wide,ad-leaderboard";
+    const piecePath = join(out, names[0]!);
+    const argv = ["make", piecePath, "--placements", placements, "--layout-only", "--out", made];
     await make(readCommand(argv).options as Options, shipped);
     const reports = (await readdir(made)).filter((name) => name.endsWith(".layout.json"));
     for (const name of reports) {
@@ -59,7 +61,7 @@ describe("zest begin and zest sheet", () => {
       const path = join(folder, file);
       const asked = [
         "sheet",
-        join(out, names[0]!),
+        piecePath,
         "--placements",
         "story,ad-leaderboard",
         "--out",
