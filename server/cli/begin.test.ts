@@ -59,14 +59,7 @@ describe("zest begin and zest sheet", () => {
     }
     for (const file of ["all.png", "all.pdf"]) {
       const path = join(folder, file);
-      const asked = [
-        "sheet",
-        piecePath,
-        "--placements",
-        "story,ad-leaderboard",
-        "--out",
-        path,
-      ];
+      const asked = ["sheet", piecePath, "--placements", "story,ad-leaderboard", "--out", path];
       expect(await sheet(readCommand(asked).options as SheetOptions, shipped, "today")).to.equal(2);
     }
     const { width } = await sharp(join(folder, "all.png")).metadata();
