@@ -34,7 +34,9 @@ const lock = (): void => open.set(["arrangement", props.id, "locked"], props.loc
     @keydown.alt.down.prevent.stop="emit('move', -1)"
   >
     <GripVertical v-if="draggable" class="grip" :size="14" aria-hidden="true" />
+    <!-- In Safari the package's button would keep a press to itself, and the row could not be dragged by its name. -->
     <NButton
+      native-focus-behavior
       quaternary
       size="small"
       class="name"

@@ -97,9 +97,11 @@ function byKey(event: KeyboardEvent): void {
     <div class="above">
       <label :for="id">{{ nameOf(slotName) }}</label>
       <span v-if="selected" class="emphases">
+        <!-- In Safari the package's button would take the focus by itself, and the words would no longer be selected. -->
         <NButton
           v-for="one in emphases"
           :key="one.kind"
+          native-focus-behavior
           text
           size="small"
           :title="one.key ? `${one.name} (Ctrl+${one.key.toUpperCase()})` : one.name"
