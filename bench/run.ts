@@ -1,3 +1,5 @@
+import { existsSync } from "node:fs";
+import { chromium, wholeChromium } from "../scripts/setup.mjs";
 import { launch, Program } from "../tests/support/browser";
 import { benchAnswers } from "./answers";
 import { benchBatch } from "./batch";
@@ -40,7 +42,7 @@ if (unknown !== undefined) {
 }
 
 const program = await Program.create();
-const browser = await launch();
+const browser = await launch(existsSync(wholeChromium) ? wholeChromium : chromium.path);
 try {
   for (const [name, bench] of Object.entries(benches)) {
     if ((wanted.length === 0 && !LARGE.includes(name)) || wanted.includes(name))

@@ -10,6 +10,8 @@ export const chromium = {
   package: "chromium-headless-shell",
   path: process.env.CHROMIUM ?? "/usr/bin/chromium-headless-shell",
 };
+/** The one that people have, whose frames come as they see them. */
+export const wholeChromium = process.env.CHROMIUM ?? "/usr/bin/chromium";
 const SOURCES = ["core", "server", "web", "scripts", "package.json", "package-lock.json"];
 
 /** Ends the program with a sentence when this Node is too old to go on. */

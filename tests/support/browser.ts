@@ -19,8 +19,8 @@ const QUIET = [
   "--disable-sync",
 ];
 
-export const launch = (): Promise<Browser> =>
-  chromium.launch({ executablePath: installed.path, args: QUIET });
+export const launch = (executablePath = installed.path): Promise<Browser> =>
+  chromium.launch({ executablePath, args: QUIET });
 
 /** Chooses one of a list by its name, as a person does. */
 export async function choose(
