@@ -3,8 +3,9 @@ import type { Node } from "../piece";
 
 /** What a node is called in a list: by the words or the picture that it shows, else by what it is or does. */
 export function nodeName(node: Pick<Node, "id" | "slot" | "role"> & Partial<Node>): string {
-  const { id, slot } = node;
-  if (slot !== undefined) return slotName(slot);
+  const { id, slot, part = "figure" } = node;
+  if (slot !== undefined)
+    return part === "figure" ? slotName(slot) : `Words ${part} the ${slotName(slot).toLowerCase()}`;
   const number = /-(\d+)$/.exec(id)?.[1];
   const name = figureName(node) ?? ROLES[node.role] ?? node.role.replace("-", " ");
   return `${name.charAt(0).toUpperCase()}${name.slice(1)}${number ? ` ${number}` : ""}`;

@@ -135,6 +135,11 @@ describe("what things are called", () => {
 
   it("a node is called by its words, else by what it does, and numbered where there are several", () => {
     expect(nodeName({ id: "headline", role: "headline", slot: "headline" })).to.equal("Headline");
+    const price = { role: "price", slot: "price" } as const;
+    expect(nodeName({ id: "price", ...price })).to.equal("Price");
+    expect(nodeName({ id: "price-after", ...price, part: "after" })).to.equal(
+      "Words after the price",
+    );
     expect(nodeName({ id: "button-2", role: "cta" })).to.equal("Button 2");
     expect(nodeName({ id: "ground", role: "backdrop" })).to.equal("Ground");
     for (const role of Role.options) {

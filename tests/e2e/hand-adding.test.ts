@@ -1,7 +1,7 @@
 import { expect } from "chai";
 import { findings } from "../support/axe";
 import { Bench } from "../support/bench";
-import { painted } from "../support/browser";
+import { painted, saved } from "../support/browser";
 import { Stage } from "../support/stage";
 
 describe("what is added by hand", () => {
@@ -20,6 +20,34 @@ describe("what is added by hand", () => {
     await bench.choose("On the other sizes", "Laid out with the words");
     await bench.saved();
     expect(await bench.node("star")).not.to.have.any.keys("on", "pin");
+  });
+
+  it("closes by Escape alone, and leaves what is selected to the keys", async () => {
+    const bench = await Bench.open(stage);
+    const { page } = bench;
+    await bench.inList("Kicker").click();
+    await bench.add("Shape");
+    const star = page.getByRole("button", { name: "Add star", exact: true });
+    await star.waitFor();
+    await page.keyboard.press("Escape");
+    await star.waitFor({ state: "hidden" });
+    expect(await bench.surface.isVisible()).to.equal(true);
+    const shape = page.getByRole("group", { name: "Add", exact: true }).getByText("Shape");
+    expect(
+      await shape.evaluate((text) => text.closest("button") === document.activeElement),
+    ).to.equal(true);
+    await page.keyboard.press("Delete");
+    await bench.inList("Kicker").waitFor({ state: "detached" });
+    await saved(page);
+    expect(await bench.node("kicker")).to.equal(undefined);
+    await page.getByRole("button", { name: "Undo" }).click();
+    await bench.inList("Kicker").waitFor();
+    // With nothing open, the first Escape lets go of what is selected, the next leads back to the wall.
+    await bench.inList("Kicker").click();
+    await page.keyboard.press("Escape");
+    await bench.surface.getByText("Nothing selected").waitFor();
+    await page.keyboard.press("Escape");
+    await bench.surface.waitFor({ state: "detached" });
   });
 
   it("is an icon found by what it means, a code, a badge and words that are ready", async () => {

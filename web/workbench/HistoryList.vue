@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { History } from "@lucide/vue";
-import { NButton, NPopover, NSpin } from "naive-ui";
+import { NButton, NSpin } from "naive-ui";
 import { computed, ref } from "vue";
 import type { HistoryStep } from "../../core/api";
 import { api } from "../api/client";
 import { when } from "../common/when";
 import { useToasts } from "../common/toasts";
+import PopUp from "../ui/PopUp.vue";
 import { usePiece } from "./piece";
 
 /** What was done to the piece, step by step; a press goes back to how it was after one of them, or forth again. */
@@ -44,7 +45,7 @@ const capital = (name: string): string => name.charAt(0).toUpperCase() + name.sl
 </script>
 
 <template>
-  <NPopover trigger="click" placement="bottom-end" :show="shown" @update:show="show">
+  <PopUp placement="bottom-end" :show="shown" @update:show="show">
     <template #trigger>
       <NButton quaternary aria-label="History" title="History" :disabled="!open.piece">
         <History :size="18" aria-hidden="true" />
@@ -78,7 +79,7 @@ const capital = (name: string): string => name.charAt(0).toUpperCase() + name.sl
       </li>
     </ol>
     <p v-else class="quiet">Nothing was changed yet.</p>
-  </NPopover>
+  </PopUp>
 </template>
 
 <style scoped>

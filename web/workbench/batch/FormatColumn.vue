@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { NButton, NPopover } from "naive-ui";
+import { NButton } from "naive-ui";
 import { computed, ref } from "vue";
 import { formatted, FORMATS, type CellFormat, type Table } from "../../../core/batch";
 import { LANGUAGES, languageName } from "../../../core/language/names";
 import { counted } from "../../common/counted";
 import { useToasts } from "../../common/toasts";
 import { asOptions } from "../../ui/options";
+import PopUp from "../../ui/PopUp.vue";
 import SelectField from "../../ui/SelectField.vue";
 import { usePiece } from "../piece";
 
@@ -48,7 +49,7 @@ function apply(): void {
 </script>
 
 <template>
-  <NPopover v-model:show="show" trigger="click">
+  <PopUp v-model:show="show">
     <template #trigger>
       <NButton>Format {{ heading }} …</NButton>
     </template>
@@ -67,7 +68,7 @@ function apply(): void {
       />
       <NButton type="primary" attr-type="submit">Write them so</NButton>
     </form>
-  </NPopover>
+  </PopUp>
 </template>
 
 <style scoped>

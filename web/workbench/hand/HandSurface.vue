@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useEventListener } from "@vueuse/core";
 import { computed, onMounted, useTemplateRef } from "vue";
 import { bottom, right, type Box, type Point } from "../../../core/geometry";
 import type { Placement } from "../../../core/placements";
@@ -127,6 +128,16 @@ function key(event: KeyboardEvent): void {
   event.preventDefault();
   event.stopPropagation();
 }
+
+/** What is selected is there for keys also after a press on a button beside; arrows and Tab stay with that. */
+function keyElsewhere(event: KeyboardEvent): void {
+  const { target, key: name } = event;
+  const isBeside =
+    target === document.body ||
+    (target instanceof Element && target.matches("button") && !target.closest("[role=dialog]"));
+  if (isBeside && hand.selected.length > 0 && name !== "Tab" && !ARROWS[name]) key(event);
+}
+useEventListener(document, "keydown", keyElsewhere);
 
 const HANDLES: Handle[] = [-1, 0, 1].flatMap((y) =>
   [-1, 0, 1].flatMap((x) => (x === 0 && y === 0 ? [] : [{ x, y } as Handle])),

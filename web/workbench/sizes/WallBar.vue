@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ArrowLeft } from "@lucide/vue";
 import { NButton } from "naive-ui";
 import { useBench } from "../bench";
 import { usePiece } from "../piece";
@@ -11,6 +12,16 @@ const bench = useBench();
 
 <template>
   <header>
+    <NButton
+      v-if="bench.large"
+      quaternary
+      class="to-wall"
+      aria-label="Back to the wall"
+      title="Back to the wall (Esc)"
+      @click="bench.large = false"
+    >
+      <template #icon><ArrowLeft aria-hidden="true" /></template>
+    </NButton>
     <h2>{{ title }}</h2>
     <span v-if="bench.showBefore" class="back" role="status">as before the last change</span>
     <span v-else-if="about" class="quiet about">{{ about }}</span>
@@ -43,8 +54,7 @@ const bench = useBench();
     >
       Attention
     </NButton>
-    <NButton v-if="bench.large" @click="bench.large = false"> Back to the wall </NButton>
-    <slot v-else name="wall" />
+    <slot v-if="!bench.large" name="wall" />
   </header>
 </template>
 
@@ -66,6 +76,10 @@ header {
 
 .back {
   color: var(--zest);
+}
+
+.to-wall {
+  margin-left: -8px;
 }
 
 .space {

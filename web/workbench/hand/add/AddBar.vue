@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Badge, Image, QrCode, Shapes, Smile, Type } from "@lucide/vue";
-import { NButton, NPopover } from "naive-ui";
+import { NButton } from "naive-ui";
 import { computed, ref } from "vue";
 import {
   ADDED_SHAPES,
@@ -22,6 +22,7 @@ import { shapeName } from "../../../../core/wording/nodes";
 import DialogCard from "../../../common/DialogCard.vue";
 import PictureChoice from "../../../common/PictureChoice.vue";
 import { useToasts } from "../../../common/toasts";
+import PopUp from "../../../ui/PopUp.vue";
 import TextField from "../../../ui/TextField.vue";
 import { usePiece } from "../../piece";
 import { useHand } from "../hand";
@@ -102,8 +103,7 @@ function addPictures(): void {
 
 <template>
   <div class="bar" role="group" aria-label="Add">
-    <NPopover
-      trigger="click"
+    <PopUp
       placement="left-start"
       :show="opened === 'words'"
       @update:show="opened = $event ? 'words' : undefined"
@@ -122,9 +122,8 @@ function addPictures(): void {
           {{ WORDS[kind] }}
         </NButton>
       </div>
-    </NPopover>
-    <NPopover
-      trigger="click"
+    </PopUp>
+    <PopUp
       placement="left-start"
       :show="opened === 'shape'"
       @update:show="opened = $event ? 'shape' : undefined"
@@ -147,15 +146,14 @@ function addPictures(): void {
           </svg>
         </NButton>
       </div>
-    </NPopover>
+    </PopUp>
     <NButton size="small" @click="iconsShown = true">
       <Smile :size="15" aria-hidden="true" /> Icon
     </NButton>
     <NButton size="small" @click="picturesShown = true">
       <Image :size="15" aria-hidden="true" /> Picture
     </NButton>
-    <NPopover
-      trigger="click"
+    <PopUp
       placement="left-start"
       :show="opened === 'code'"
       @update:show="$event ? openCode() : (opened = undefined)"
@@ -167,7 +165,7 @@ function addPictures(): void {
         <TextField v-model="address" label="Where the code leads" placeholder="https://…" />
         <NButton type="primary" attr-type="submit" :disabled="!address.trim()">Add</NButton>
       </form>
-    </NPopover>
+    </PopUp>
     <NButton size="small" @click="badge"><Badge :size="15" aria-hidden="true" /> Badge</NButton>
     <IconChoice v-model:shown="iconsShown" @pick="icon" />
     <DialogCard v-model:shown="picturesShown" title="Pictures to add" :width="640">

@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { NButton, NPopover } from "naive-ui";
+import { NButton } from "naive-ui";
 import { ref, watch } from "vue";
+import PopUp from "../../../ui/PopUp.vue";
 import { useBench } from "../../bench";
 import ColourSwatches from "./ColourSwatches.vue";
 import { useHandStyle } from "./use-style";
@@ -22,13 +23,7 @@ watch(
   <div class="line">
     <span class="quiet small">{{ label }}</span>
     <!-- It stays while it is closed: a colour that is taken from the graphic comes after a press outside of it. -->
-    <NPopover
-      v-model:show="shown"
-      trigger="click"
-      placement="left"
-      display-directive="show"
-      :width="260"
-    >
+    <PopUp v-model:show="shown" placement="left" display-directive="show" :width="260">
       <template #trigger>
         <NButton size="small" class="chosen" :aria-label="`${label}: choose a colour`">
           <span class="paint" :style="{ background: (token && hexOf(token)) || 'none' }"></span>
@@ -36,7 +31,7 @@ watch(
         </NButton>
       </template>
       <ColourSwatches :token="token" :words="words ?? false" @pick="token = $event" />
-    </NPopover>
+    </PopUp>
   </div>
 </template>
 
