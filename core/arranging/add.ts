@@ -40,6 +40,12 @@ const CODE = 0.2;
 /** Running text as a share of the frame's short side. Common practice. */
 const TEXT = 0.035;
 
+/** The lead that something is added on. */
+export interface Lead extends Placement {
+  /** Where all but its ground is seen, in its pixels; what is not seen takes no room. */
+  seen?: readonly Box[];
+}
+
 /** The piece with something new, and the nodes that it consists of. */
 export interface Added {
   piece: Piece;
@@ -47,7 +53,7 @@ export interface Added {
 }
 
 /** The piece with a shape in the largest free place, in the brand's colour for what stands out. */
-export function withShape(piece: Piece, lead: Placement, kind: AddedShape): Added {
+export function withShape(piece: Piece, lead: Lead, kind: AddedShape): Added {
   return withNode(piece, {
     id: freeNodeId(piece, kind),
     kind: kind === "line" ? "line" : "shape",
@@ -59,7 +65,7 @@ export function withShape(piece: Piece, lead: Placement, kind: AddedShape): Adde
 }
 
 /** With an icon of the set, by its name there. */
-export function withIcon(piece: Piece, lead: Placement, name: string): Added {
+export function withIcon(piece: Piece, lead: Lead, name: string): Added {
   const side = ICON * shortSide(piece);
   return withNode(piece, {
     id: freeNodeId(piece, "icon"),
@@ -72,7 +78,7 @@ export function withIcon(piece: Piece, lead: Placement, name: string): Added {
 }
 
 /** With a code that leads to an address, which is one of the message's words; it is laid out among them. */
-export function withCode(piece: Piece, lead: Placement, address: string): Added {
+export function withCode(piece: Piece, lead: Lead, address: string): Added {
   const slot = freeSlot(piece, "code");
   const side = CODE * shortSide(piece);
   const worded = { ...piece, message: { ...piece.message, [slot]: { text: address } } };
@@ -87,7 +93,7 @@ export function withCode(piece: Piece, lead: Placement, address: string): Added 
 }
 
 /** With words of its message in the largest free place, in the brand's text type. */
-export function withWords(piece: Piece, lead: Placement, text: string): Added {
+export function withWords(piece: Piece, lead: Lead, text: string): Added {
   const slot = freeSlot(piece, "body");
   const place = freePlace(piece, lead);
   const size = TEXT * shortSide(piece);
@@ -108,9 +114,9 @@ const GAP = 0.012;
 const HALF = 0.5;
 
 /** With some pictures, together in one area: the largest that is free, else half of the frame, behind the words. */
-export function withPictures(piece: Piece, files: readonly FileId[]): Added {
+export function withPictures(piece: Piece, lead: Lead, files: readonly FileId[]): Added {
   const frame = frameOfPiece(piece);
-  const free = largestFree(frame, occupied(piece));
+  const free = largestFree(frame, occupied(piece, lead));
   const room = area(free) > 0.12 * area(frame) ? free : { ...frame, height: HALF * frame.height };
   const parts = tiles(room, files.length, GAP * shortSide(piece));
   const grounds = piece.arrangement.filter(({ role }) => role === "backdrop").length;
@@ -147,21 +153,25 @@ export function shortSide(piece: Piece): number {
 }
 
 /** Where what is added may stand: within the margins, and clear of what the channel covers. In lead pixels. */
-export function roomFor(piece: Piece, lead: Placement): Box {
+export function roomFor(piece: Piece, lead: Lead): Box {
   const frame = frameOfPiece(piece);
   const inner = inset(frame, MARGIN * Math.min(frame.width, frame.height));
   const kept = intersect(keptArea(lead, "headline"), inset(frameOf(lead), lead.margin));
   return intersect(inner, scaleBox(kept, frame.width / lead.width));
 }
 
-const occupied = ({ arrangement }: Piece): Box[] =>
-  arrangement.flatMap(({ role, box: at, hidden }) => (role === "backdrop" || hidden ? [] : [at]));
+/** Where something stands: as it is seen where that is known, else all the room that it was composed with. */
+function occupied(piece: Piece, { seen, width }: Lead): Box[] {
+  if (seen) return seen.map((at) => scaleBox(at, frameOfPiece(piece).width / width));
+  const shown = piece.arrangement.filter(({ role, hidden }) => role !== "backdrop" && !hidden);
+  return shown.map(({ box: at }) => at);
+}
 
 /** In lead pixels, not larger than what is added should be; the middle of the frame where nothing is free. */
-export function freePlace(piece: Piece, lead: Placement, widest = WIDEST, highest = HIGHEST): Box {
+export function freePlace(piece: Piece, lead: Lead, widest = WIDEST, highest = HIGHEST): Box {
   const frame = frameOfPiece(piece);
   const inner = roomFor(piece, lead);
-  const free = largestFree(inner, occupied(piece));
+  const free = largestFree(inner, occupied(piece, lead));
   const room = Math.min(free.width, free.height) > 0.05 * inner.height ? free : inner;
   return middled(
     room,
@@ -171,7 +181,7 @@ export function freePlace(piece: Piece, lead: Placement, widest = WIDEST, highes
 }
 
 /** In a free place, and whole in the frame whatever is free. */
-export function square(piece: Piece, lead: Placement, side: number): Box {
+export function square(piece: Piece, lead: Lead, side: number): Box {
   const room = roomFor(piece, lead);
   const { x, y } = middled(freePlace(piece, lead), side, side);
   const within = (at: number, from: number, length: number) =>

@@ -42,7 +42,7 @@ describe("what is added by hand", () => {
     ["words", (to) => withWords(to, leadOf(to), "Bring a friend")],
     ["an icon", (to) => withIcon(to, leadOf(to), "anchor")],
     ["a code", (to) => withCode(to, leadOf(to), "https://quillmere.example/sunday")],
-    ["pictures", (to) => withPictures(to, [file, file, file])],
+    ["pictures", (to) => withPictures(to, leadOf(to), [file, file, file])],
     ["a badge", (to) => withBadge(to, leadOf(to))],
   ];
 
@@ -114,13 +114,25 @@ describe("what is added by hand", () => {
       for (const b of own.slice(index + 1)) expect(overlaps(a.box, b.box)).to.equal(false);
   });
 
+  it("takes the room beside words that are shorter than they were composed for", async () => {
+    const sources = await demoSources();
+    const { piece: demo, brand } = demos.find((one) => one.piece.id === "opening-announcement")!;
+    const said = { headline: { text: "Boats" }, date: { text: "Now" } };
+    const short: Piece = { ...demo, message: said };
+    const { layout } = makeScene(short, brand, leadOf(short), sources);
+    const shown = layout.placed.filter(({ node }) => node.role !== "backdrop");
+    const seen = shown.map(({ box: at }) => at);
+    const sideOf = (made: Added) => Math.min(...added(made).map(({ box: { width } }) => width));
+    const wider = withShape(short, { ...leadOf(short), seen }, "ellipse");
+    expect(sideOf(wider)).to.be.above(1.3 * sideOf(withShape(short, leadOf(short), "ellipse")));
+    for (const at of seen) expect(overlaps(at, added(wider)[0]!.box)).to.equal(false);
+  });
+
   it("of two to six pictures fills one area, with equal gaps and nothing over its edge", () => {
     const { piece: demo } = demos.find((one) => one.piece.id === "opening-announcement")!;
     for (const count of [2, 3, 4, 5, 6]) {
-      const made = withPictures(
-        demo,
-        Array.from({ length: count }, () => file),
-      );
+      const files = Array.from({ length: count }, () => file);
+      const made = withPictures(demo, leadOf(demo), files);
       expect(made.ids).to.have.lengthOf(count);
       const own = added(made);
       const whole = frameOf(placementById(demo.lead));

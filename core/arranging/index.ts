@@ -7,6 +7,7 @@ export {
   withWords,
   type Added,
   type AddedShape,
+  type Lead,
 } from "./add";
 export { aligned, distributed, equalled, fittedInto, movedBy, type Side } from "./align";
 export { Clip, clipOf, pasted, styleFor } from "./clip";

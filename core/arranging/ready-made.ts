@@ -1,8 +1,7 @@
 import { bottom, box } from "../geometry";
 import { RULING_SLOTS } from "../message";
 import type { Node, Piece, Style } from "../piece";
-import type { Placement } from "../placements";
-import { freePlace, roomFor, shortSide, square, type Added } from "./add";
+import { freePlace, roomFor, shortSide, square, type Added, type Lead } from "./add";
 import { freeNodeId, freeSlot } from "./layers";
 
 /** One text of something ready-made. Its size is a share of the frame's short side, its height counted in lines. */
@@ -99,7 +98,7 @@ const GAP = 0.6;
  * The piece with ready-made words in its largest free place, one under the other. Where something rules already, what would
  * rule is said as a second, smaller headline.
  */
-export function withReadyMade(piece: Piece, lead: Placement, kind: ReadyMade): Added {
+export function withReadyMade(piece: Piece, lead: Lead, kind: ReadyMade): Added {
   const parts: readonly Part[] = READY_MADE[kind];
   const unit = shortSide(piece);
   const place = freePlace(piece, lead, WIDEST, HIGHEST);
@@ -156,7 +155,7 @@ function rowOf({ role, size: share, lines, style }: Part, unit: number, rules: b
 const BADGE = 0.26;
 
 /** The piece with a burst and words on it, which every size places by itself; undefined where there is a badge already. */
-export function withBadge(piece: Piece, lead: Placement): Added | undefined {
+export function withBadge(piece: Piece, lead: Lead): Added | undefined {
   if (piece.arrangement.some(({ role, kind }) => role === "badge" && kind === "shape"))
     return undefined;
   const side = BADGE * shortSide(piece);

@@ -19,6 +19,7 @@ import {
   type Side,
   type SnapTargets,
   type Added,
+  type Lead,
   type NodeChange,
 } from "../../../core/arranging";
 import { completed } from "../../../core/completion";
@@ -259,9 +260,12 @@ export const useHand = defineStore("hand", () => {
   const layers = useLayers(work);
 
   /** Something new in a free place of the composition; selected at once. */
-  function add(how: (piece: Piece, lead: Placement) => Added | undefined): void {
+  function add(how: (piece: Piece, lead: Lead) => Added | undefined): void {
     const [piece, at] = [base.value, placement.value];
-    const made = piece && at && how(piece, at);
+    if (!piece || !at) return;
+    const isSeen = isLead.value && report.value?.placement === at.id;
+    const shown = report.value?.nodes.filter(({ role }) => role !== "backdrop") ?? [];
+    const made = how(piece, isSeen ? { ...at, seen: shown.map(({ box }) => box) } : at);
     if (made) comes(made);
   }
 

@@ -97,7 +97,7 @@ function addPictures(): void {
   const chosen = pictures.value.slice(0, MOST_PICTURES);
   picturesShown.value = false;
   pictures.value = [];
-  if (chosen.length > 0) hand.add((piece) => withPictures(piece, chosen));
+  if (chosen.length > 0) hand.add((piece, lead) => withPictures(piece, lead, chosen));
 }
 </script>
 
