@@ -143,6 +143,15 @@ describe("what is added by hand", () => {
     }
   });
 
+  it("shows its words once, also where words of that kind had a place and none were said", () => {
+    const { support: _unsaid, ...message } = piece.message;
+    const unsaid: Piece = { ...piece, message };
+    expect(unsaid.arrangement.some(({ slot }) => slot === "support")).to.equal(true);
+    const made = withReadyMade(unsaid, leadOf(unsaid), "headline-and-line");
+    for (const { slot } of added(made))
+      expect(made.piece.arrangement.filter((node) => node.slot === slot)).to.have.lengthOf(1);
+  });
+
   it("says a second headline smaller where something rules already", () => {
     const { piece: demo } = demos.find((one) => one.piece.id === "opening-announcement")!;
     const [headline] = added(withReadyMade(demo, leadOf(demo), "headline-and-line"));

@@ -40,10 +40,12 @@ export function freeNodeId(piece: Piece, wish: string): string {
   return `${wish}-${number}`;
 }
 
-/** A slot that the message does not have. */
-export function freeSlot({ message }: Piece, wish: string): string {
+/** A slot that the message does not have, and for which nothing waits that has no words yet. */
+export function freeSlot({ message, arrangement }: Piece, wish: string): string {
+  const taken = new Set(arrangement.flatMap(({ slot }) => slot ?? []));
+  const isTaken = (slot: string) => slot in message || taken.has(slot);
   let number = 1;
-  while ((number === 1 ? wish : `${wish}-${number}`) in message) number++;
+  while (isTaken(number === 1 ? wish : `${wish}-${number}`)) number++;
   return number === 1 ? wish : `${wish}-${number}`;
 }
 
