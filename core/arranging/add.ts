@@ -160,9 +160,13 @@ export function roomFor(piece: Piece, lead: Lead): Box {
   return intersect(inner, scaleBox(kept, frame.width / lead.width));
 }
 
-/** Where something stands: as it is seen where that is known, else all the room that it was composed with. */
+/** From what is seen, as a share of the short side. By eye. */
+const AIR = 0.02;
+
+/** Where something stands: as it is seen where that is known, and some air; else all the room that it was composed with. */
 function occupied(piece: Piece, { seen, width }: Lead): Box[] {
-  if (seen) return seen.map((at) => scaleBox(at, frameOfPiece(piece).width / width));
+  const scale = frameOfPiece(piece).width / width;
+  if (seen) return seen.map((at) => inset(scaleBox(at, scale), -AIR * shortSide(piece)));
   const shown = piece.arrangement.filter(({ role, hidden }) => role !== "backdrop" && !hidden);
   return shown.map(({ box: at }) => at);
 }
