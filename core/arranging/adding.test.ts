@@ -160,6 +160,18 @@ describe("what is added by hand", () => {
     expect(headline!.style.size).to.be.below(first.style.size!);
   });
 
+  it("is a badge no larger than the room that is free, as long as it can be read", () => {
+    const { width, height } = composedFrame(piece)!;
+    const sideIn = (free: number) => {
+      const seen = [box(0, 0, width, height - free), box(0, height - free, width - free, free)];
+      const made = withBadge(piece, { ...leadOf(piece), width, height, seen })!;
+      return added(made)[0]!.box.width / Math.min(width, height);
+    };
+    expect(sideIn(0.9 * height)).to.be.closeTo(0.26, 0.001);
+    expect(sideIn(0.35 * width)).to.be.within(0.16, 0.25);
+    expect(sideIn(0.2 * width)).to.be.closeTo(0.16, 0.001);
+  });
+
   it("is one badge at the most", () => {
     const once = withBadge(piece, leadOf(piece));
     if (once) expect(withBadge(once.piece, leadOf(piece))).to.equal(undefined);

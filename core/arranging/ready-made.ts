@@ -151,14 +151,17 @@ function rowOf({ role, size: share, lines, style }: Part, unit: number, rules: b
   return { second, size, height: (lines * (style?.leading ?? LEADING) + padding) * size };
 }
 
-/** A badge's diameter as a share of the frame's short side. By eye. */
+/** A badge's diameter as a share of the frame's short side, where there is so much room; and its least. By eye. */
 const BADGE = 0.26;
+const LEAST_BADGE = 0.16;
 
 /** The piece with a burst and words on it, which every size places by itself; undefined where there is a badge already. */
 export function withBadge(piece: Piece, lead: Lead): Added | undefined {
   if (piece.arrangement.some(({ role, kind }) => role === "badge" && kind === "shape"))
     return undefined;
-  const side = BADGE * shortSide(piece);
+  const room = freePlace(piece, lead, 1, 1);
+  const inRoom = Math.max(LEAST_BADGE * shortSide(piece), Math.min(room.width, room.height));
+  const side = Math.min(BADGE * shortSide(piece), inRoom);
   const at = square(piece, lead, side);
   const plate = freeNodeId(piece, "badge");
   const slot = freeSlot(piece, "badge");

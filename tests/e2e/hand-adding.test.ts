@@ -1,8 +1,14 @@
+import { readFile } from "node:fs/promises";
+import { join } from "node:path";
 import { expect } from "chai";
+import sharp from "sharp";
 import { findings } from "../support/axe";
 import { Bench } from "../support/bench";
 import { painted, saved } from "../support/browser";
+import { demoFolder } from "../support/demo";
 import { Stage } from "../support/stage";
+
+const flopped = (picture: Buffer) => sharp(picture).flop().jpeg().toBuffer();
 
 describe("what is added by hand", () => {
   const stage = new Stage({ height: 1000 });
@@ -89,9 +95,20 @@ describe("what is added by hand", () => {
     const choice = dialog.locator(".picture");
     await choice.nth(0).click();
     await choice.nth(1).click();
-    await dialog.getByRole("button", { name: "Add 2 pictures" }).click();
+    // One that is on no shelf yet comes from a file, and is chosen with it.
+    const buffer = await readFile(join(demoFolder, "quillmere/pictures/allium.jpg"));
+    const count = await choice.count();
+    await dialog
+      .getByLabel("From files")
+      .setInputFiles({
+        name: "another.jpg",
+        mimeType: "image/jpeg",
+        buffer: await flopped(buffer),
+      });
+    await choice.nth(count).waitFor();
+    await dialog.getByRole("button", { name: "Add 3 pictures" }).click();
     await bench.saved();
     const added = (await bench.stored()).arrangement.filter(({ id }) => id.startsWith("picture"));
-    expect(added.length).to.be.at.least(2);
+    expect(added.length).to.be.at.least(3);
   });
 });

@@ -8,24 +8,21 @@ import {
   withBadge,
   withCode,
   withIcon,
-  withPictures,
   withReadyMade,
   withShape,
   withWords,
   type AddedShape,
   type ReadyMade,
 } from "../../../../core/arranging";
-import type { FileId } from "../../../../core/files";
 import { box } from "../../../../core/geometry";
 import { isOpen, outlineOf, shapeDefaults } from "../../../../core/shape";
 import { shapeName } from "../../../../core/wording/nodes";
-import DialogCard from "../../../common/DialogCard.vue";
-import PictureChoice from "../../../common/PictureChoice.vue";
 import { useToasts } from "../../../common/toasts";
 import PopUp from "../../../ui/PopUp.vue";
 import TextField from "../../../ui/TextField.vue";
 import { usePiece } from "../../piece";
 import { useHand } from "../hand";
+import AddPictures from "./AddPictures.vue";
 import IconChoice from "./IconChoice.vue";
 
 /** What can be added to the composition; all of it comes in the brand’s manner and into a free place. */
@@ -36,8 +33,6 @@ const toasts = useToasts();
 const opened = ref<"words" | "shape" | "code">();
 const iconsShown = ref(false);
 const picturesShown = ref(false);
-const pictures = ref<FileId[]>([]);
-const MOST_PICTURES = 6;
 
 const WORDS: Record<ReadyMade, string> = {
   "headline-and-line": "Headline and line",
@@ -61,7 +56,6 @@ const drawings = (Object.keys(ADDED_SHAPES) as AddedShape[]).map((kind) => {
 });
 
 const site = computed(() => open.brand?.voice.site ?? "");
-const brand = computed(() => open.piece?.brand ?? "");
 const address = ref("");
 function openCode(): void {
   address.value = site.value ? `https://${site.value.replace(/^https?:\/\//, "")}` : "";
@@ -92,12 +86,6 @@ function badge(): void {
     if (!made) toasts.tell("There is a badge already; change its words or its shape.");
     return made;
   });
-}
-function addPictures(): void {
-  const chosen = pictures.value.slice(0, MOST_PICTURES);
-  picturesShown.value = false;
-  pictures.value = [];
-  if (chosen.length > 0) hand.add((piece, lead) => withPictures(piece, lead, chosen));
 }
 </script>
 
@@ -168,15 +156,7 @@ function addPictures(): void {
     </PopUp>
     <NButton size="small" @click="badge"><Badge :size="15" aria-hidden="true" /> Badge</NButton>
     <IconChoice v-model:shown="iconsShown" @pick="icon" />
-    <DialogCard v-model:shown="picturesShown" title="Pictures to add" :width="640">
-      <p class="quiet">Several become one area, parted among them; six at the most.</p>
-      <PictureChoice v-model="pictures" :brand="brand" />
-      <NButton type="primary" :disabled="pictures.length === 0" @click="addPictures">
-        {{
-          pictures.length > 1 ? `Add ${Math.min(pictures.length, MOST_PICTURES)} pictures` : "Add"
-        }}
-      </NButton>
-    </DialogCard>
+    <AddPictures v-model:shown="picturesShown" />
   </div>
 </template>
 
