@@ -98,13 +98,11 @@ describe("what is added by hand", () => {
     // One that is on no shelf yet comes from a file, and is chosen with it.
     const buffer = await readFile(join(demoFolder, "quillmere/pictures/allium.jpg"));
     const count = await choice.count();
-    await dialog
-      .getByLabel("From files")
-      .setInputFiles({
-        name: "another.jpg",
-        mimeType: "image/jpeg",
-        buffer: await flopped(buffer),
-      });
+    await dialog.getByLabel("From files").setInputFiles({
+      name: "another.jpg",
+      mimeType: "image/jpeg",
+      buffer: await flopped(buffer),
+    });
     await choice.nth(count).waitFor();
     await dialog.getByRole("button", { name: "Add 3 pictures" }).click();
     await bench.saved();

@@ -6,8 +6,9 @@ import { Stage } from "../support/stage";
 describe("the places", () => {
   const stage = new Stage();
 
-  it("are gone to by name, each marked where one is", async () => {
-    const page = await stage.open("/");
+  it("are gone to by name, each marked where one is, also from an address where nothing is", async () => {
+    const page = await stage.open("/no-such-place");
+    await page.getByRole("heading", { name: "There is nothing at this address" }).waitFor();
     const places = page.getByRole("navigation", { name: "Places" });
     for (const name of ["Brand kits", "Templates", "Pictures", "Placements", "Storage", "Crates"]) {
       await places.getByRole("link", { name, exact: true }).click();
