@@ -5,13 +5,18 @@ import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSy
 import { join } from "node:path";
 
 export const root = join(import.meta.dirname, "..");
-/** Debian's Chromium without the windows around its pages, which would be drawn anew for every page that a test opens. */
-export const chromium = {
-  package: "chromium-headless-shell",
-  path: process.env.CHROMIUM ?? "/usr/bin/chromium-headless-shell",
-};
 /** The one that people have, whose frames come as they see them. */
 export const wholeChromium = process.env.CHROMIUM ?? "/usr/bin/chromium";
+/**
+ * Debian's Chromium without the windows around its pages, which would be drawn anew for every page that a test opens; the
+ * whole one where it cannot be had.
+ */
+const wanted = process.env.CHROMIUM ?? "/usr/bin/chromium-headless-shell";
+export const chromium = {
+  package: "chromium-headless-shell",
+  wanted,
+  path: [wanted, wholeChromium].find((path) => existsSync(path)) ?? wanted,
+};
 const SOURCES = ["core", "server", "web", "scripts", "package.json", "package-lock.json"];
 
 /** Ends the program with a sentence when this Node is too old to go on. */

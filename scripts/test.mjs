@@ -2,7 +2,14 @@
 import { spawn } from "node:child_process";
 import { existsSync } from "node:fs";
 import { join } from "node:path";
-import { checkNode, chromium, ensureInstalled, ensureKernel, root } from "./setup.mjs";
+import {
+  checkNode,
+  chromium,
+  ensureInstalled,
+  ensureKernel,
+  root,
+  wholeChromium,
+} from "./setup.mjs";
 
 checkNode();
 const browser = ensureChromium();
@@ -74,7 +81,7 @@ function countOf(output) {
 
 /** The end-to-end tests drive Debian's Chromium, which comes while everything else is done. */
 async function ensureChromium() {
-  if (existsSync(chromium.path)) return;
+  if (existsSync(chromium.wanted)) return;
   console.log("Installing Chromium for the end-to-end tests …");
   const sudo = process.getuid?.() === 0 ? "" : "sudo ";
   const install = `${sudo}apt-get install -y -qq --no-install-recommends ${chromium.package}`;
@@ -85,7 +92,7 @@ async function ensureChromium() {
   const status = await new Promise((resolve) =>
     child.once("error", resolve).once("close", resolve),
   );
-  if (status === 0) return;
+  if (status === 0 || existsSync(wholeChromium)) return;
   console.error(
     `Chromium could not be installed. Install it (Debian: apt-get install ${chromium.package}), or set CHROMIUM to where one is.`,
   );
