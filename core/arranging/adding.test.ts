@@ -172,6 +172,15 @@ describe("what is added by hand", () => {
     expect(sideIn(0.2 * width)).to.be.closeTo(0.16, 0.001);
   });
 
+  it("is the badge that a place is kept for, as soon as it says something", () => {
+    const { piece: kept, ids } = withBadge(piece, leadOf(piece))!;
+    const { badge, ...message } = kept.message;
+    const again = withBadge({ ...kept, message }, leadOf(piece))!;
+    expect(again.ids).to.have.members(ids);
+    expect(again.piece.message.badge).to.deep.equal(badge);
+    expect(again.piece.arrangement).to.deep.equal(kept.arrangement);
+  });
+
   it("is one badge at the most", () => {
     const once = withBadge(piece, leadOf(piece));
     if (once) expect(withBadge(once.piece, leadOf(piece))).to.equal(undefined);

@@ -157,8 +157,16 @@ const LEAST_BADGE = 0.16;
 
 /** The piece with a burst and words on it, which every size places by itself; undefined where there is a badge already. */
 export function withBadge(piece: Piece, lead: Lead): Added | undefined {
-  if (piece.arrangement.some(({ role, kind }) => role === "badge" && kind === "shape"))
-    return undefined;
+  const { arrangement, message } = piece;
+  const there = arrangement.filter(({ role }) => role === "badge");
+  const unsaid = there.find(({ kind, slot }) => kind === "text" && slot && !(slot in message));
+  // A template may keep a place for one.
+  if (unsaid)
+    return {
+      piece: { ...piece, message: { ...message, [unsaid.slot!]: { text: "New" } } },
+      ids: there.map(({ id }) => id),
+    };
+  if (there.some(({ kind }) => kind === "shape")) return undefined;
   const room = freePlace(piece, lead, 1, 1);
   const inRoom = Math.max(LEAST_BADGE * shortSide(piece), Math.min(room.width, room.height));
   const side = Math.min(BADGE * shortSide(piece), inRoom);

@@ -1,5 +1,5 @@
 import { tryOnScopeDispose } from "@vueuse/core";
-import { shallowRef, type ShallowRef } from "vue";
+import { shallowRef, type Ref, type ShallowRef } from "vue";
 import type { FileId } from "../../core/files";
 import { useLibrary } from "./library";
 import { useToasts } from "./toasts";
@@ -11,6 +11,15 @@ interface AddPictures {
   /** What is stored already stays. */
   stop(): void;
 }
+
+/** As below, and each comes to what is chosen already, once. */
+export const useChoosePictures = (
+  brand: () => string | undefined,
+  chosen: Ref<FileId[]>,
+): AddPictures =>
+  useAddPictures(brand, (id) => {
+    if (!chosen.value.includes(id)) chosen.value = [...chosen.value, id];
+  });
 
 /** Of what lies in a folder only pictures are meant; what is chosen by itself is refused with a sentence where it is none. */
 const isMeant = ({ type, webkitRelativePath }: File): boolean =>

@@ -3,7 +3,7 @@ import { ImagePlus } from "@lucide/vue";
 import { useEventListener } from "@vueuse/core";
 import { ref } from "vue";
 import type { FileId } from "../../core/files";
-import { useAddPictures } from "../common/add-pictures";
+import { useChoosePictures } from "../common/add-pictures";
 import PictureChoice from "../common/PictureChoice.vue";
 import FileButton from "../ui/FileButton.vue";
 
@@ -12,12 +12,7 @@ const props = defineProps<{ brand: string }>();
 const chosen = defineModel<FileId[]>({ required: true });
 const over = ref(false);
 
-const { add: take } = useAddPictures(
-  () => props.brand,
-  (id) => {
-    if (!chosen.value.includes(id)) chosen.value = [...chosen.value, id];
-  },
-);
+const { add: take } = useChoosePictures(() => props.brand, chosen);
 
 function drop(event: DragEvent): void {
   over.value = false;

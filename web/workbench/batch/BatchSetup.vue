@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { NButton, NCheckbox, NPopconfirm, NRadio, NRadioGroup } from "naive-ui";
-import { computed } from "vue";
+import { computed, toRef } from "vue";
 import { isStrip } from "../../../core/strip";
 import { useBatch } from "./batch";
-import { useAddPictures } from "../../common/add-pictures";
+import { useChoosePictures } from "../../common/add-pictures";
 import FileButton from "../../ui/FileButton.vue";
 import ManyField from "../../ui/ManyField.vue";
 import PictureChoice from "../../common/PictureChoice.vue";
@@ -23,11 +23,9 @@ const open = usePiece();
 const strip = computed(() => open.whole !== undefined && isStrip(open.whole));
 
 /** What is added varies at once. */
-const { progress, add, stop } = useAddPictures(
+const { progress, add, stop } = useChoosePictures(
   () => open.piece?.brand,
-  (id) => {
-    if (!batch.pictures.includes(id)) batch.pictures = [...batch.pictures, id];
-  },
+  toRef(batch, "pictures"),
 );
 
 /** From so many files on it is asked whether they are meant. */

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { useEventListener } from "@vueuse/core";
 import { computed, onMounted, useTemplateRef } from "vue";
 import { bottom, right, type Box, type Point } from "../../../core/geometry";
 import type { Placement } from "../../../core/placements";
@@ -7,6 +6,7 @@ import type { Handle } from "../../../core/arranging";
 import { useBench } from "../bench";
 import { useHand, type HandNode } from "./hand";
 import { useGesture } from "./use-gesture";
+import { useKeys } from "./use-keys";
 
 /** Over the size that is looked at large: what is selected, its handles and the lines that it snaps to. */
 const props = defineProps<{ placement: Placement; width: number }>();
@@ -63,81 +63,14 @@ function entered(event: MouseEvent): void {
   else if (top.node.kind === "picture" && top.node.slot) emit("crop", top.id);
 }
 
-const ARROWS: Record<string, Point> = {
-  ArrowLeft: { x: -1, y: 0 },
-  ArrowRight: { x: 1, y: 0 },
-  ArrowUp: { x: 0, y: -1 },
-  ArrowDown: { x: 0, y: 1 },
-};
-
-/** Tab walks through the nodes, and leaves at either end. */
-function walk(event: KeyboardEvent): boolean {
-  const all = hand.nodes.filter(({ node }) => node.role !== "backdrop");
-  const at = all.findIndex(({ id }) => id === hand.selected.at(-1));
-  const next = at < 0 ? (event.shiftKey ? all.length - 1 : 0) : at + (event.shiftKey ? -1 : 1);
-  hand.select(all[next] ? [all[next].id] : []);
-  return all[next] !== undefined;
-}
-
-const KEYS: Record<string, () => void> = {
-  Delete: () => hand.remove(),
-  Backspace: () => hand.remove(),
-  "[": () => hand.layer("backward"),
-  "]": () => hand.layer("forward"),
-};
-
-const WITH_CTRL: Record<string, () => void> = {
-  a: () => hand.select(free.value.map(({ id }) => id)),
-  c: () => hand.copy(),
-  d: () => hand.duplicate(),
-  v: () => hand.paste(),
-  g: () => hand.group(),
-  "Shift g": () => hand.ungroup(),
-  "Alt c": () => hand.copyStyle(),
-  "Alt v": () => hand.pasteStyle(),
-};
-
-/** Answers whether the key did something here. */
-function done(event: KeyboardEvent): boolean {
-  const arrow = ARROWS[event.key];
-  const by = event.shiftKey ? 10 : 1;
-  if (event.key === "Tab") return walk(event);
-  if (event.key === "Escape") {
+const { key } = useKeys({
+  all: () => hand.select(free.value.map(({ id }) => id)),
+  leave: () => {
     callOff();
     if (hand.selected.length > 0) hand.select([]);
     else bench.large = false;
-    return true;
-  }
-  if (event.ctrlKey || event.metaKey) {
-    const act =
-      WITH_CTRL[
-        `${event.altKey ? "Alt " : ""}${event.shiftKey ? "Shift " : ""}${event.key.toLowerCase()}`
-      ];
-    act?.();
-    return act !== undefined;
-  }
-  if (hand.selected.length === 0) return false;
-  if (arrow) hand.nudge(arrow.x * by, arrow.y * by);
-  else if (KEYS[event.key]) KEYS[event.key]!();
-  else return false;
-  return true;
-}
-
-function key(event: KeyboardEvent): void {
-  if (!done(event)) return;
-  event.preventDefault();
-  event.stopPropagation();
-}
-
-/** What is selected is there for keys also after a press on a button beside; arrows and Tab stay with that. */
-function keyElsewhere(event: KeyboardEvent): void {
-  const { target, key: name } = event;
-  const isBeside =
-    target === document.body ||
-    (target instanceof Element && target.matches("button") && !target.closest("[role=dialog]"));
-  if (isBeside && hand.selected.length > 0 && name !== "Tab" && !ARROWS[name]) key(event);
-}
-useEventListener(document, "keydown", keyElsewhere);
+  },
+});
 
 const HANDLES: Handle[] = [-1, 0, 1].flatMap((y) =>
   [-1, 0, 1].flatMap((x) => (x === 0 && y === 0 ? [] : [{ x, y } as Handle])),

@@ -3,7 +3,7 @@ import { NButton } from "naive-ui";
 import { computed, ref } from "vue";
 import { withPictures } from "../../../../core/arranging";
 import type { FileId } from "../../../../core/files";
-import { useAddPictures } from "../../../common/add-pictures";
+import { useChoosePictures } from "../../../common/add-pictures";
 import { useLibrary } from "../../../common/library";
 import DialogCard from "../../../common/DialogCard.vue";
 import PictureChoice from "../../../common/PictureChoice.vue";
@@ -21,10 +21,7 @@ const library = useLibrary();
 const brand = computed(() => open.piece?.brand ?? "");
 const hasNone = computed(() => library.photographsOf(brand.value).length === 0);
 const chosen = ref<FileId[]>([]);
-const { progress, add: take } = useAddPictures(
-  () => brand.value,
-  (id) => chosen.value.push(id),
-);
+const { progress, add: take } = useChoosePictures(() => brand.value, chosen);
 
 function add(): void {
   const files = chosen.value.slice(0, MOST);
