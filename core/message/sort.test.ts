@@ -112,6 +112,8 @@ describe("a message that is typed", () => {
       "*Selected lines only",
       "While stocks last",
       "Solange der Vorrat reicht",
+      "Nicht mit anderen Angeboten kombinierbar",
+      "Ne se cumule pas",
       "Dans la limite des stocks disponibles",
       "Hasta fin de existencias",
     ])
@@ -123,9 +125,16 @@ describe("a message that is typed", () => {
       "Weekends only",
       "Walk in, no bookings",
       "Keine Anmeldung",
+      "Hier kann man auch Karten kaufen",
     ])
       expect(message(statement), statement).to.equal("body");
-    for (const appeal of ["Varaa paikkasi", "Hemen katıl", "Shop the sale"])
+    for (const appeal of [
+      "Varaa paikkasi",
+      "Hemen katıl",
+      "Shop the sale",
+      "Termin vereinbaren",
+      "Plaats reserveren",
+    ])
       expect(message(appeal), appeal).to.equal("call-to-action");
   });
 

@@ -31,7 +31,12 @@ const HEAD = new RegExp(`^(?:${URGING.join("|")})(?![\\p{L}\\p{M}])`, "iu");
 const TAIL =
   /(?:→|›|>>)$|(?:予約する|申し込む|申込む|見る|買う|ください|預約|预约|报名|報名|购买|購買|करें|कीजिए|하기|하세요)[!！。]?$|^(?:立即|马上|馬上|点击|點擊)/u;
 
-export const isUrging = (text: string): boolean => HEAD.test(text) || TAIL.test(text);
+/** “Termin vereinbaren”, “Plaats reserveren”: a noun or two, and what is done with it. */
+const NOUN_AND_VERB =
+  /^(?:\p{Lu}\p{L}*\s){1,2}(?:anfragen|ansehen|bestellen|buchen|entdecken|herunterladen|kaufen|reservieren|sichern|vereinbaren|bekijken|boeken|kopen|maken|reserveren)!?$/u;
+
+export const isUrging = (text: string): boolean =>
+  HEAD.test(text) || TAIL.test(text) || NOUN_AND_VERB.test(text);
 
 /** Short lines that say how things are, and ask for nothing; common practice, a few of each language. */
 const STATING = new RegExp(
