@@ -141,7 +141,7 @@ async function exported(program: Program, id: string): Promise<number> {
 async function encoded(program: Program, id: string): Promise<number> {
   const answer = await fetch(`${program.url}/api/pieces/${id}/slides?format=png`);
   const long = sharp(Buffer.from(await answer.arrayBuffer()), { limitInputPixels: false });
-  const { width = 0, height = 0 } = await long.metadata();
+  const { width, height } = await long.metadata();
   const raws = await Promise.all(
     Array.from({ length: SLIDES }, (_, at) => {
       const wide = Math.floor(width / SLIDES);

@@ -24,6 +24,6 @@ async function compiled() {
     writeFile: (_, contents) => void (bytes = contents),
     listFiles: () => [],
   });
-  if (error) throw new Error(`${SOURCE}: ${stderr}`);
+  if (error) throw new Error(`${SOURCE}: ${String(stderr)}`);
   return bytes;
 }

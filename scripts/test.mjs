@@ -1,7 +1,6 @@
 // npm test: sets itself up and runs every check; closes with the line "N passed, N failed".
 import { spawn } from "node:child_process";
 import { existsSync } from "node:fs";
-import { join } from "node:path";
 import {
   checkNode,
   chromium,
@@ -16,31 +15,27 @@ const browser = ensureChromium();
 ensureInstalled();
 ensureKernel();
 
-const bin = (name) => join(root, "node_modules/.bin", name);
-const mocha = (name, config) => ({
-  name,
-  command: bin("mocha"),
-  args: ["--config", config],
-  counts: true,
-});
+/** A check is a script of the package, so that it can be run by itself. */
+const check = (name, script) => ({ name, script });
+const tests = (name, script) => ({ name, script, counts: true });
 /**
  * What reads the sources runs beside the unit tests, which begin by building what they run as it is built; the browser has
  * the machine to itself.
  */
 const lanes = [
   [
-    { name: "format", command: bin("prettier"), args: ["--check", "--log-level", "warn", "."] },
-    { name: "lint", command: bin("eslint"), args: ["."] },
+    check("format", "check:format"),
+    check("lint", "check:lint"),
     // Each layer by itself sees no more than it may; the tests see them all.
-    { name: "types", command: bin("vue-tsc"), args: ["-b"] },
+    check("types", "check:types"),
   ],
-  [mocha("unit", "tests/unit.mocharc.json"), mocha("parts", "tests/dom.mocharc.json")],
+  [tests("unit", "check:unit"), tests("parts", "check:parts")],
 ];
 
 let passed = 0;
 let failed = 0;
 await Promise.all([...lanes.map(runAll), browser]);
-await runAll([mocha("end to end", "tests/e2e.mocharc.cjs")]);
+await runAll([tests("end to end", "check:e2e")]);
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);
 
@@ -58,8 +53,8 @@ async function runAll(checks) {
   }
 }
 
-function runOne({ command, args }) {
-  const child = spawn(command, args, {
+function runOne({ script }) {
+  const child = spawn("npm", ["run", "--silent", script], {
     cwd: root,
     stdio: ["ignore", "pipe", "pipe"],
     env: { ...process.env, NODE_ENV: "test" },

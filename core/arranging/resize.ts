@@ -33,13 +33,8 @@ export function resized(
   }
   const { x, y } = centre(from);
   // The edge across from the handle stays; a side that has no handle grows about its middle.
-  const anchored = (
-    start: number,
-    length: number,
-    now: number,
-    middle: number,
-    side: -1 | 0 | 1,
-  ) => (fromCentre || side === 0 ? middle - now / 2 : side === 1 ? start : start + length - now);
+  const anchored = (start: number, length: number, now: number, middle: number, side: -1 | 0 | 1) =>
+    fromCentre || side === 0 ? middle - now / 2 : side === 1 ? start : start + length - now;
   return box(
     anchored(from.x, from.width, width, x, handle.x),
     anchored(from.y, from.height, height, y, handle.y),

@@ -28,10 +28,8 @@ export function pasted(table: Table, at: Block, text: string): Table {
   const isOne = cells.length === 1 && first.length === 1;
   const block = isOne ? at : { ...at, rows: cells.length, columns: first.length };
   const end = Math.min(block.row + block.rows, BATCH_LIMITS.rows);
-  return filled(
-    withRows(table, table.rows.length, end - table.rows.length),
-    block,
-    (row, column) => (isOne ? first[0]! : cells[row - at.row]?.[column - at.column]),
+  return filled(withRows(table, table.rows.length, end - table.rows.length), block, (row, column) =>
+    isOne ? first[0]! : cells[row - at.row]?.[column - at.column],
   );
 }
 

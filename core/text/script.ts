@@ -3,7 +3,7 @@ const SCRIPTS = [
   "Latn", "Grek", "Cyrl", "Armn", "Geor", "Arab", "Hebr", "Syrc", "Thaa", "Nkoo",
   "Deva", "Beng", "Guru", "Gujr", "Orya", "Taml", "Telu", "Knda", "Mlym", "Sinh",
   "Thai", "Laoo", "Mymr", "Khmr", "Tibt", "Ethi", "Hang", "Hira", "Kana", "Bopo", "Hani",
-] as const; // prettier-ignore
+] as const; // oxfmt-ignore
 
 const tests = SCRIPTS.map((script) => [script, new RegExp(`\\p{sc=${script}}`, "u")] as const);
 const cache = new Map<number, string>();

@@ -1,6 +1,7 @@
 import { readdirSync } from "node:fs";
 import { createRequire } from "node:module";
 import { join } from "node:path";
+import type { Remote } from "comlink";
 import type { Browser, Page } from "playwright-core";
 import sharp from "sharp";
 import type { Brand } from "../../core/brand";
@@ -53,8 +54,11 @@ interface Wish {
 }
 
 interface PageGlobals {
-  Comlink: { wrap(worker: Worker): Painter; transfer<T>(value: T, list: Transferable[]): T };
-  painter: Painter;
+  Comlink: {
+    wrap(worker: Worker): Remote<Painter>;
+    transfer<T>(value: T, list: Transferable[]): T;
+  };
+  painter: Remote<Painter>;
 }
 
 /** The application's own painting worker, driven without its interface. */

@@ -32,7 +32,8 @@ watch(
               name: 'piece',
               params: { id: one.piece, step: one.kind === 'batch' ? 'batch' : 'deliver' },
             }"
-            >{{ one.title }}</RouterLink>, {{ one.kind }}
+            >{{ one.title }}</RouterLink
+          >, {{ one.kind }}
         </span>
         <span class="quiet small">{{ one.why.join("; ") }}</span>
       </li>

@@ -15,9 +15,7 @@ const ROOM = { width: 148, height: 112 };
     <span class="name">{{ placement.name }}</span>
     <span class="quiet number">{{ placement.width }} × {{ placement.height }}</span>
     <span class="quiet source" :title="placement.source">{{ placement.source }}</span>
-    <span class="quiet number"
-      >checked {{ checked }}<b v-if="mark">{{ mark }}</b></span
-    >
+    <span class="quiet number">checked {{ checked }}<b v-if="mark">{{ mark }}</b></span>
   </button>
 </template>
 

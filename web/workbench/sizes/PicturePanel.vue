@@ -60,9 +60,7 @@ function setAmount(key: keyof Adjust, value: number): void {
     </header>
     <NCheckbox v-if="!isLead" v-model:checked="onlyHere">Only on this size</NCheckbox>
     <label class="amount">
-      <span
-        >Zoom <b class="number">{{ Math.round(100 * zoomOf(shown)) }} %</b></span
-      >
+      <span>Zoom <b class="number">{{ Math.round(100 * zoomOf(shown)) }} %</b></span>
       <SliderField
         label="Zoom"
         :min="1"
