@@ -47,7 +47,9 @@ export function detachCanvas(key: string): void {
 /** What a painter has of a request that is none of its own. */
 const NOTHING: Promise<never[]> = Promise.resolve([]);
 
-async function show(request: ShowRequest): Promise<Painted[]> {
+/** Answers when every tile is painted with what is loaded. */
+export async function show(wanted: ShowRequest): Promise<Painted[]> {
+  const request = plain(wanted);
   const shares = painters().map((painter, owner) => {
     const own = request.tiles.filter(
       (tile, index) => (owners.get(tile.key) ?? index % painters().length) === owner,
@@ -63,7 +65,8 @@ export async function prepare(piece: Piece, brand: Brand, tile: Omit<Tile, "key"
   const key = newTileKey();
   const canvas = new OffscreenCanvas(1, 1);
   void painter.attach(key, transfer(canvas, [canvas]));
-  await painter.show(plain({ piece, brand, tiles: [{ ...tile, key }], begins: true }));
+  const request: ShowRequest = { piece, brand, tiles: [{ ...tile, key }], fitted: true };
+  await painter.show(plain(request));
   await painter.complete();
   void painter.detach(key);
 }
@@ -77,39 +80,9 @@ export async function offers({ brand, wanted }: OfferRequest): Promise<Offered[]
   return (await Promise.all(shares)).flat();
 }
 
-interface ShowQueueOptions {
-  onShown: (shown: Painted[], request: ShowRequest) => void;
-  /** Everything that was asked for is on screen, pictures included. */
-  onComplete: () => void;
-}
-
-/** Requests of one group are never queued: while one is painted, only the newest of the others waits. */
-export class ShowQueue {
-  private busy = false;
-  private next: ShowRequest | undefined;
-
-  constructor(private readonly options: ShowQueueOptions) {}
-
-  show(request: ShowRequest): void {
-    this.next = request;
-    if (!this.busy) void this.work();
-  }
-
-  private async work(): Promise<void> {
-    this.busy = true;
-    while (this.next) {
-      const request = this.next;
-      this.next = undefined;
-      try {
-        this.options.onShown(await show(plain(request)), request);
-      } catch (error) {
-        console.error("A size could not be painted.", error);
-      }
-    }
-    this.busy = false;
-    await Promise.all(painters().map((painter) => painter.complete()));
-    if (!this.busy) this.options.onComplete();
-  }
+/** Answers when every picture that was asked for has come, or failed, and is painted. */
+export async function complete(): Promise<void> {
+  await Promise.all(painters().map((painter) => painter.complete()));
 }
 
 /** Workers take plain data only; Vue's proxies are taken off first. */

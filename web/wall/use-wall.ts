@@ -5,15 +5,16 @@ import type { Piece } from "../../core/piece";
 import type { Placement } from "../../core/placements";
 import type { LayoutReport } from "../../core/preflight";
 import type { ShowRequest, Painted, Tile } from "./protocol";
-import { ShowQueue, startPainters } from "./painter";
+import { complete, show, startPainters } from "./painter";
+import { ShowQueue, type Turn } from "./show-queue";
 
 interface WallOptions {
   piece: () => Piece | undefined;
   brand: () => Brand | undefined;
   /** Sizes to report on also where they have no tile. */
   reportsOn?: () => readonly Placement[];
-  /** While this is so, what else is painted comes first. */
-  isBehind?: () => boolean;
+  /** Whether it is painted ahead of others or behind them. */
+  turn?: () => Turn | undefined;
   /** Have the lead fitted to its words first; called with the piece as it then is. */
   onFitted?: (piece: Piece) => void;
 }
@@ -41,7 +42,7 @@ export function useWall({
   piece,
   brand,
   reportsOn = () => NONE,
-  isBehind = () => false,
+  turn = () => undefined,
   onFitted,
 }: WallOptions): Wall {
   const tiles = new Map<string, Tile>();
@@ -51,7 +52,13 @@ export function useWall({
   let waiting = false;
 
   startPainters();
-  const queue = new ShowQueue({ onShown, onComplete: () => (busy.value = false) });
+  const queue = new ShowQueue({
+    show,
+    complete,
+    turn,
+    onShown,
+    onComplete: () => (busy.value = false),
+  });
 
   function onShown(shown: Painted[], request: ShowRequest): void {
     const next = new Map(reports.value);
@@ -97,7 +104,8 @@ export function useWall({
   watch([piece, brand, reportsOn], ([now, kit, on], [was, kitBefore, onBefore]) => {
     if (kit === kitBefore && isSeenAs(now, was) && isSeenAs(on, onBefore)) return;
     asked = performance.now();
-    if (isBehind()) void nextTick(repaint);
+    // What is ahead hears of the same change later.
+    if (turn() === "behind") void nextTick(repaint);
     else repaint();
   });
   tryOnScopeDispose(() => tiles.clear());

@@ -56,7 +56,7 @@ const wall = useWall({
   piece: () => (bench.showBefore && open.before) || (hand.rested ?? open.piece),
   brand: () => open.brand,
   reportsOn: () => open.placements,
-  isBehind: () => bench.largeOne !== undefined,
+  turn: () => (bench.largeOne ? "behind" : undefined),
 });
 provide(wallKey, wall);
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { refDebounced } from "@vueuse/core";
 import { computed, onMounted, useTemplateRef } from "vue";
 import { bottom, right, type Box, type Point } from "../../../core/geometry";
 import type { Placement } from "../../../core/placements";
@@ -100,6 +101,10 @@ const said = computed(() => {
   const [x, y, width, height] = [hull.x, hull.y, hull.width, hull.height].map(Math.round);
   return `${names}: at ${x}, ${y}, ${width} by ${height} pixels`;
 });
+/** Nobody listens to each step of a way: while something is dragged, it is said when it rests so long, in milliseconds. */
+const REST = 150;
+const rested = refDebounced(said, REST);
+const announced = computed(() => (hand.draft ? rested.value : said.value));
 </script>
 
 <template>
@@ -117,7 +122,7 @@ const said = computed(() => {
     @dblclick="entered"
     @keydown="key"
   >
-    <span class="hidden-name" role="status">{{ said }}</span>
+    <span class="hidden-name" role="status">{{ announced }}</span>
     <svg :viewBox="`0 0 ${placement.width} ${placement.height}`" aria-hidden="true">
       <rect
         v-for="[id, { x, y, width: wide, height }] in hand.outlines"
@@ -182,7 +187,7 @@ const said = computed(() => {
           :y="placeOf(handle, hand.hull).y - px(5)"
           :width="px(10)"
           :height="px(10)"
-          :style="{ cursor: cursorOf(handle) }"
+          :cursor="cursorOf(handle)"
           @pointerdown.stop="press($event, { kind: 'resize', handle })"
         />
       </g>

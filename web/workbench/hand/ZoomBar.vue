@@ -30,7 +30,7 @@ const bench = useBench();
       As seen
     </NButton>
     <NButton
-      v-if="hand.hull"
+      v-if="hand.chosen.length > 0"
       size="small"
       quaternary
       title="z"

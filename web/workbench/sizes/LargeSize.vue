@@ -32,6 +32,7 @@ const LiveAttention = defineAsyncComponent(() => import("./LiveAttention.vue"));
 const wall = useWall({
   piece: () => (bench.showBefore && open.before) || (hand.draft ?? open.piece),
   brand: () => open.brand,
+  turn: () => "ahead",
 });
 const report = computed(() => wall.reports.value.get(props.placement.id));
 watch(report, (now) => hand.tell(now), { immediate: true });
