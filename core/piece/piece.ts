@@ -51,6 +51,11 @@ const PieceBody = z.object({
   without: Without.optional(),
   /** Of the first slide, as everything here is. */
   fine: Fine.optional(),
+  /** Of one slide taken by itself, and never stored: the headlines of all slides that are set as large as it is. */
+  alike: z
+    .array(z.string())
+    .max(1 + LIMITS.slides)
+    .optional(),
 });
 
 export const Piece = PieceBody.superRefine(checkReferences);

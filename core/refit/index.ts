@@ -3,6 +3,7 @@ export { refit, type RefitOptions } from "./refit";
 export { recomposed, roomOf } from "./recompose";
 export { groundBehind, wordGround } from "./pictures/ground";
 export { faceBox } from "./words/portrait";
+export { nearlyAll, type SizeOfSome } from "./words/common";
 export { clearSpace, logoInk } from "./words/logo";
 export { inSuitedFrames } from "./pictures/frames";
 export { holdsSubject, isCut, isWhole, seenParts, type SeenPart } from "./pictures/subjects";

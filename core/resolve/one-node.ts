@@ -127,6 +127,7 @@ export class OneNode {
       type: "text",
       text: plainText(typed),
       paragraph: this.sources.typesetter.paragraph(typed, this.typeStyle(weight)),
+      ...this.alike(weight),
       colour,
       accent: this.style.accent(colour),
       marker: this.style.marker(colour),
@@ -142,6 +143,13 @@ export class OneNode {
       ...this.plate(),
       ...this.portrait,
     };
+  }
+
+  private alike(weight: number): Pick<TextNode, "alike"> {
+    const { alike = [] } = this.piece;
+    if (this.node.slot !== "headline" || alike.length === 0) return {};
+    const style = this.typeStyle(weight);
+    return { alike: alike.map((typed) => this.sources.typesetter.paragraph(typed, style)) };
   }
 
   /** Slides are read on a phone, one after another: their words are never small. Common practice, at 1080 pixels across. */

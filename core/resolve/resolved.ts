@@ -55,6 +55,8 @@ export interface TextNode extends Common {
   /** The words as read, without marks. */
   text: string;
   paragraph: Paragraph;
+  /** Of a headline: its own and others that are to be equally large. */
+  alike?: readonly Paragraph[];
   colour: Hex;
   /** Of words marked to stand out in colour, and of the marker stroke behind words. */
   accent: Hex;

@@ -4,7 +4,7 @@ import { bottom, box, inset, intersect, right, type Box } from "../geometry";
 import type { Node, Piece } from "../piece";
 import { cssPerPixel, keptArea, type Placement } from "../placements";
 import { check } from "../preflight";
-import { recomposed, refit, type Layout, type Placed } from "../refit";
+import { nearlyAll, recomposed, refit, type Layout, type Placed, type SizeOfSome } from "../refit";
 import { EASY_TEXT } from "../rules";
 import { resolve, type Sources } from "../resolve";
 import type { Class } from "./classes";
@@ -17,11 +17,6 @@ export type Composition = Piece;
 const SPARE = 0.985;
 /** Words that must be set smaller than their siblings stand by themselves; a hair is lost in counting. */
 const SAME_SIZE = 0.999;
-/** A size that only few need is not the size of all. */
-const FEW = 0.1;
-/** Nor one that some need, where all others can be so much larger: one long word does not make a set small. By eye. */
-const SOME = 1 / 3;
-const MUCH_LARGER = 1.4;
 /** Where one text takes less room, another may find more or less of it: sizes are looked for so often at most. */
 const PASSES = 3;
 
@@ -102,7 +97,7 @@ function withCommonSizes(
   found: readonly Found[],
   { decided, easy }: { decided: Map<string, number>; easy: number },
 ): Composition {
-  const sizes = new Map<string, { size: number; count: number }[]>();
+  const sizes = new Map<string, SizeOfSome[]>();
   for (const { layout, count } of found)
     for (const { node, text } of layout.placed)
       if (text) sizes.set(node.id, [...(sizes.get(node.id) ?? []), { size: text.set.size, count }]);
@@ -119,22 +114,6 @@ function withCommonSizes(
     return { ...node, style: { ...node.style, size } };
   });
   return isSame ? composition : { ...composition, arrangement };
-}
-
-/** The size that all can have but a few, or those that would make all others much smaller or hard to read; undefined of none. */
-function nearlyAll(
-  sizes: readonly { size: number; count: number }[],
-  easy: number,
-): number | undefined {
-  const sorted = [...sizes].sort((a, b) => a.size - b.size);
-  const total = sorted.reduce((sum, { count }) => sum + count, 0);
-  let left = 0;
-  return sorted.find(({ size, count }, at) => {
-    left += count;
-    const larger = sorted[at + 1]?.size ?? size;
-    const isWorthIt = larger >= MUCH_LARGER * size || (size < easy && larger >= SAME_SIZE * easy);
-    return left > (isWorthIt ? SOME : FEW) * total;
-  })?.size;
 }
 
 /** Display words were set in lines of their own width; other words of theirs may take all the room beside. */

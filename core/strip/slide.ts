@@ -1,5 +1,5 @@
 import { COUNTED } from "../message";
-import type { Node, Piece, Size, Slide } from "../piece";
+import { isText, type Node, type Piece, type Size, type Slide } from "../piece";
 import { same } from "../same";
 import { partAcross } from "./across";
 import { runningNodes } from "./running";
@@ -39,13 +39,33 @@ export function slideOf(strip: Piece, index: number): Piece {
       : {};
   const pictures = parts.flatMap(({ filling }) => (filling ? [filling] : []));
   const number = numberOf(strip, index);
+  const alike = headlinesAlike(strip, index);
   return {
     ...own,
     ...without,
+    ...(alike.length > 0 ? { alike } : {}),
     message: { ...own.message, ...words, ...number, ...Object.fromEntries(pictures) },
     arrangement: [...grounds, ...under, ...rest, ...nodes],
   };
 }
+
+/**
+ * What the slides between the first and the last say as their headlines, for each after the first: a set is read as one where
+ * these are equally large. Those that say nothing else have room for more, and do not count.
+ */
+function headlinesAlike({ slides = [] }: Piece, index: number): string[] {
+  if (index === 0) return [];
+  return slides
+    .slice(0, -1)
+    .flatMap(({ message }) =>
+      isText(message.headline) && saysMore(message) ? [message.headline.text] : [],
+    );
+}
+
+const saysMore = (message: Piece["message"]): boolean =>
+  Object.entries(message).some(
+    ([slot, filling]) => slot !== "headline" && (!isText(filling) || filling.text.trim() !== ""),
+  );
 
 /** The strip with each slide as it has become. */
 export const withEachSlide = (strip: Piece, change: (slide: Piece) => Piece): Piece =>
@@ -91,8 +111,9 @@ export const isStripSlot = (slot: string): boolean => /^(?:running|across)-/.tes
 const isOfStrip = ({ strip }: Node): boolean => strip !== undefined;
 
 /** The strip with one slide as it has become; what all slides share is changed for all. */
-export function withSlide(strip: Piece, index: number, to: Piece): Piece {
-  if (!isStrip(strip)) return to;
+export function withSlide(strip: Piece, index: number, changed: Piece): Piece {
+  if (!isStrip(strip)) return changed;
+  const { alike: _alike, ...to } = changed;
   const message = Object.fromEntries(
     Object.entries(to.message).filter(([slot]) => !isStripSlot(slot)),
   ) as Piece["message"];

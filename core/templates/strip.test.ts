@@ -151,6 +151,41 @@ describe("carousels to begin with", () => {
     });
   });
 
+  it("are read as one set: between the first slide and the last, headlines are equally large", () => {
+    const brand = BRANDS[1]!;
+    let equal = 0;
+    for (const template of carousels) {
+      const strip = fitted(begun(template, brand, OUTLINE), brand);
+      for (const place of ["story", "photo-feed-square"]) {
+        const sizes = new Map<"with more" | "alone" | "last", number[]>();
+        slidesOf(strip).forEach((slide, index, all) => {
+          if (index === 0 || slide.message.quote || slide.message.figure) return;
+          const { layout } = makeScene(slide, brand, placementById(place), sources);
+          const size = layout.placed.find(({ node }) => node.slot === "headline")?.text?.set.size;
+          if (size === undefined) return;
+          const { headline: _, ...rest } = (strip.slides ?? [])[index - 1]!.message;
+          const kind =
+            index === all.length - 1
+              ? "last"
+              : Object.keys(rest).length > 0
+                ? "with more"
+                : "alone";
+          sizes.set(kind, [...(sizes.get(kind) ?? []), size]);
+        });
+        const what = `${template.id} ${place}`;
+        const among = sizes.get("with more")!;
+        const most = Math.max(...among);
+        const least = Math.min(...among);
+        if (least > 0.99 * most) equal++;
+        // Where a number or a line of its own takes room on one, that is set by itself.
+        else expect(least, what).to.be.at.least(0.75 * most);
+        for (const kind of ["alone", "last"] as const)
+          for (const size of sizes.get(kind) ?? []) expect(size, what).to.be.at.most(1.61 * most);
+      }
+    }
+    expect(equal / (2 * carousels.length)).to.be.at.least(0.8);
+  });
+
   it("count their numbers anew when slides change places, up and down", () => {
     const numbers = (strip: Piece) =>
       slidesOf(strip).map(({ message }) => {

@@ -56,6 +56,12 @@ export class Alike {
     return made;
   }
 
+  /** A slide of one beside the others as the piece has them, so that what does not vary looks the same in all. */
+  besideSame(variation: Variation, own: Piece, slide: number): Piece {
+    const { alike } = slideIn(this.familyOf(variation), slide);
+    return alike ? { ...own, alike } : own;
+  }
+
   private familyOf(variation: Variation): Family {
     const key = looksOf(variation);
     let family = this.families.get(key);

@@ -25,8 +25,9 @@ export class VariationPieces {
     placement: Placement,
     slide = 0,
   ): Promise<{ piece: Piece; alike?: Composition }> {
-    const piece = shownAt(slideOf(await this.piece(index), slide), placement);
     const variation = this.variation(index);
+    const own = slideOf(await this.piece(index), slide);
+    const piece = shownAt(this.alike?.besideSame(variation, own, slide) ?? own, placement);
     const siblings = variation.edit
       ? undefined
       : await this.alike?.composition(variation, piece, placement, slide);

@@ -196,7 +196,9 @@ function* blocksAlone(
 function layoutsAlone(stage: Stage, alone: boolean): readonly WordLayout[] {
   if (!alone) return FEW;
   if (stage.isWide) return WIDE;
-  return stage.ratio < TOWER ? TALL : UPRIGHT;
+  // Slides of a set are read alike, one thing under the other.
+  const isOfSet = stage.parts.headline?.alike !== undefined;
+  return stage.ratio < TOWER || isOfSet ? TALL : UPRIGHT;
 }
 
 /** What a badge of its usual size leaves of the field: beside it in a wide frame, above it in any other. */

@@ -122,7 +122,7 @@ function headline({ stage, parts, size, height }: WordRoom, width: number, taken
     width,
     height: Math.min(height, AIRY * stage.frame.height) - taken,
     min: Math.max(stage.floor, 1.15 * size),
-    max: 0.62 * stage.frame.height,
+    max: Math.min(0.62 * stage.frame.height, stage.mostHeadline),
     mostLines: 2,
     pad: platePad(parts.headline),
   });

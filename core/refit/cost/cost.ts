@@ -4,8 +4,9 @@ import type { CostTerms, Placed } from "../layout";
 import { BADGE_SHARE } from "../words/badge";
 import { busyBehind, pictureCost, subjectCost } from "./picture-cost";
 import { allNodes, isList, nodesOf, type Parts } from "../structure/parts";
+import { isCounted } from "../../message";
 import type { ResolvedNode } from "../../resolve";
-import { isSmaller } from "../../rules";
+import { isClearlySmaller, isSmaller } from "../../rules";
 import { isProse } from "../../text";
 import { TEXT_ALONE, type Stage } from "../structure/stage";
 
@@ -119,10 +120,15 @@ export function total(terms: CostTerms): number {
   return Object.values(terms).reduce((all, term) => all + term, 0);
 }
 
+/** It is as large on every slide, whatever stands beside it there. */
+const isOfStrip = ({ strip, slot }: ResolvedNode): boolean =>
+  strip === "running" || (slot !== undefined && isCounted(slot));
+
 /** Text that is smaller than it was composed, seen from the frame, for no other reason than a larger headline. */
 function smallText(stage: Stage, words: Placed[], headline: Placed | undefined): number {
   const running = words.filter(
-    (item) => item.text && item !== headline && item.node.role !== "kicker",
+    (item) =>
+      item.text && item !== headline && item.node.role !== "kicker" && !isOfStrip(item.node),
   );
   const least = Math.min(...running.map((item) => item.text!.set.size), Infinity);
   if (!Number.isFinite(least)) return 0;
@@ -165,6 +171,8 @@ function rulingShare({ media, parts }: Draft): number {
 
 function dominance(stage: Stage, headline: Placed | undefined, wanted: number): number {
   if (!headline) return 1;
+  // It is as large as it should be.
+  if (!isClearlySmaller(headline.text?.set.size ?? 0, stage.mostHeadline)) return 0;
   const share = area(headline.box) / area(stage.frame);
   return 2 * Math.max(0, 1 - share / wanted);
 }
@@ -183,6 +191,7 @@ function jump(placed: Placed[], headline: Placed | undefined, composedJump: numb
       item.text &&
       item !== headline &&
       item.node.role !== "price" &&
+      !isOfStrip(item.node) &&
       (badge === undefined || item.node.on !== badge),
   );
   const largest = Math.max(0, ...plain.map((item) => item.text!.set.size));

@@ -88,3 +88,7 @@ export const isList = ({ paragraph, plate }: TextNode): boolean =>
 /** Type set this tight is to be looked at rather than read. */
 export const isDisplay = ({ paragraph }: TextNode): boolean =>
   paragraph.style.leading < DISPLAY_LEADING;
+
+/** A headline with nothing beside it that it must be larger than. */
+export const isAlone = ({ above, details, cta, sender }: Parts): boolean =>
+  [above, details, sender].every((all) => all.length === 0) && !cta;

@@ -191,18 +191,26 @@ export function sideBySide(
   };
 }
 
-/** The first at the top of a given height, the second at its bottom. Undefined when they would touch. */
+/**
+ * The first at the top of a given height, the second at its bottom, on a shared left edge or about a shared middle with
+ * `align` ½. Undefined when they would touch.
+ */
 export function topAndBottom(
   top: Block,
   foot: Block,
   height: number,
   gap: number,
+  align = 0,
 ): Block | undefined {
   if (top.height + clearGap(top, foot, gap) + foot.height > height) return undefined;
+  const width = Math.max(top.width, foot.width);
   return {
-    width: Math.max(top.width, foot.width),
+    width,
     height,
     baseline: height,
-    place: (x, y) => [...top.place(x, y), ...foot.place(x, y + height - foot.height)],
+    place: (x, y) => [
+      ...top.place(x + align * (width - top.width), y),
+      ...foot.place(x + align * (width - foot.width), y + height - foot.height),
+    ],
   };
 }

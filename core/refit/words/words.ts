@@ -13,10 +13,11 @@ import {
   type Block,
   platePad,
 } from "./block";
+import { linesOf } from "./common";
 import { GAP, groupGap, headGap } from "../structure/gaps";
 import { itemsBlock } from "./items";
 import { naturalWidth } from "./rows";
-import { type Item, type Parts } from "../structure/parts";
+import { isAlone, type Item, type Parts } from "../structure/parts";
 import { groupOf } from "../structure/dropping";
 import type { Stage } from "../structure/stage";
 import { ctaBlock, signAtMargins, signStacked, signAbreast, buttonPad } from "./signature";
@@ -58,6 +59,11 @@ const MOST_PROSE_LINES = 16;
 /** What is left of the care for even lines where size is what counts. By eye. */
 const BOLD = 0.4;
 
+function mostLinesOf({ text, alike, paragraph }: TextNode): number {
+  if (isProse(text)) return MOST_PROSE_LINES;
+  return alike ? Math.min(MOST_HEADLINE_LINES, linesOf(paragraph)) : MOST_HEADLINE_LINES;
+}
+
 /** What stands over the headline, and the headline as large as the room allows. */
 export function head(room: WordRoom): Block | undefined {
   const { stage, parts, height, size, align } = room;
@@ -71,8 +77,8 @@ export function head(room: WordRoom): Block | undefined {
     width,
     height: height - (top?.height ?? 0) - gap,
     min: isAlone(parts) ? stage.floor : Math.max(stage.floor, leastJump(stage, headline) * size),
-    max: stage.frame.height,
-    mostLines: isProse(headline.text) ? MOST_PROSE_LINES : MOST_HEADLINE_LINES,
+    max: Math.min(stage.frame.height, stage.mostHeadline),
+    mostLines: mostLinesOf(headline),
     pad: platePad(headline),
     ...(room.bold ? { care: BOLD } : {}),
   });
@@ -80,10 +86,6 @@ export function head(room: WordRoom): Block | undefined {
   const words = textBlock(headline, set);
   return top ? stack([top, words], [gap], align) : words;
 }
-
-/** With nothing beside it that it must be larger than. */
-const isAlone = ({ above, details, cta, sender }: Parts): boolean =>
-  [above, details, sender].every((all) => all.length === 0) && !cta;
 
 /** The lines under the headline, one block; undefined when one cannot be set in the width. */
 export const detailsBlock = (room: WordRoom, details: readonly Item[]): Block | undefined =>
@@ -246,7 +248,7 @@ export const apart: WordLayout = (room) => {
   const gap = keptGap(groupGap(room), foot);
   const details = row?.usesLast ? withoutLast(parts.details) : parts.details;
   const top = underHead({ ...room, height: room.height - foot.height - gap }, details, undefined);
-  return top && topAndBottom(top, foot, room.height, gap);
+  return top && topAndBottom(top, foot, room.height, gap, room.align);
 };
 
 export const wordLayouts = {
