@@ -197,8 +197,7 @@ function layoutsAlone(stage: Stage, alone: boolean): readonly WordLayout[] {
   if (!alone) return FEW;
   if (stage.isWide) return WIDE;
   // Slides of a set are read alike, one thing under the other.
-  const isOfSet = stage.parts.headline?.alike !== undefined;
-  return stage.ratio < TOWER || isOfSet ? TALL : UPRIGHT;
+  return stage.ratio < TOWER || stage.isOfSet ? TALL : UPRIGHT;
 }
 
 /** What a badge of its usual size leaves of the field: beside it in a wide frame, above it in any other. */

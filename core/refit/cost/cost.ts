@@ -6,7 +6,7 @@ import { busyBehind, pictureCost, subjectCost } from "./picture-cost";
 import { allNodes, isList, nodesOf, type Parts } from "../structure/parts";
 import { isCounted } from "../../message";
 import type { ResolvedNode } from "../../resolve";
-import { isClearlySmaller, isSmaller } from "../../rules";
+import { isSmaller } from "../../rules";
 import { isProse } from "../../text";
 import { TEXT_ALONE, type Stage } from "../structure/stage";
 
@@ -28,6 +28,8 @@ const LIST = 3;
 const JUMP = 3;
 /** Below this, headline and text look like two of a kind. Common practice. */
 const LEAST_JUMP = 2.2;
+/** And where it may be no larger. By eye. */
+const JUMP_IN_SET = 2.1;
 const MEDIA_SHARE = { from: 0.4, to: 0.6 } as const;
 /** A picture longer than this times its width shows little of anything. By eye. */
 const MOST_SLIT = 2.8;
@@ -49,7 +51,9 @@ export class Costing {
     const sizes = all.details
       .flatMap(nodesOf)
       .map((node) => (node.type === "text" ? (node.size ?? 0) : 0));
-    this.composedJump = (all.headline?.size ?? Infinity) / Math.max(1, ...sizes);
+    const composed = (all.headline?.size ?? Infinity) / Math.max(1, ...sizes);
+    // One that is as large as others of its set is made no larger by smaller text.
+    this.composedJump = stage.isOfSet ? Math.min(JUMP_IN_SET, composed) : composed;
   }
 
   of(draft: Draft, placed: Placed[]): CostTerms {
@@ -169,10 +173,13 @@ function rulingShare({ media, parts }: Draft): number {
   return parts.details.length >= LIST ? RULING_SHARE_LIST : RULING_SHARE_ALONE;
 }
 
+/** A headline that is smaller than others of its set, before what stands under it is. By eye. */
+const OUT_OF_SET = 6;
+
 function dominance(stage: Stage, headline: Placed | undefined, wanted: number): number {
   if (!headline) return 1;
-  // It is as large as it should be.
-  if (!isClearlySmaller(headline.text?.set.size ?? 0, stage.mostHeadline)) return 0;
+  if (stage.isOfSet)
+    return OUT_OF_SET * Math.max(0, 1 - (headline.text?.set.size ?? 0) / stage.mostHeadline);
   const share = area(headline.box) / area(stage.frame);
   return 2 * Math.max(0, 1 - share / wanted);
 }

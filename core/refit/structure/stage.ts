@@ -234,6 +234,11 @@ export class Stage {
     return { region: { ...field, width: field.width + more }, headWidth: field.width };
   }
 
+  /** Its headline is as large as others of a set. */
+  get isOfSet(): boolean {
+    return this.parts.headline?.alike !== undefined;
+  }
+
   /** No larger is the headline, so that it is as large as others of a set; whatever there is room for where there are none. */
   get mostHeadline(): number {
     const { headline } = this.parts;
