@@ -99,6 +99,8 @@ async function start(): Promise<void> {
     startDemoBatches(services, join(root, "demo")).catch((error: Error) =>
       say(`The demo's batch: ${error.message}`),
     );
+  // Many pieces take a second to be read for the first time: that is begun before somebody asks. Who asks is told what fails.
+  services.pieces.crates().catch(() => undefined);
   // Nobody waits for it; what it has not come to is looked at after the next start.
   services.library
     .lookAgain()
