@@ -4,7 +4,7 @@ import type { Edit } from "../edit";
 import { isPicture, type Filling, type Piece } from "../piece";
 import type { Placement } from "../placements";
 import { isStrip, slidesFor } from "../strip";
-import { arrangedAs, inSet, inTypefaces, type Template } from "../templates";
+import { arrangedAs, inSet, inSpread, inTypefaces, type Template } from "../templates";
 import { fillingAt, withFillings } from "./slots";
 
 export type SlotValue = { text: string } | { picture: string };
@@ -45,7 +45,8 @@ export function applyVariation(piece: Piece, variation: Variation, dressing: Dre
     ...withFillings(piece, fillings),
     ...(language === undefined ? {} : { language }),
   };
-  return { ...inLookOf(said, variation, dressing), ...(spread ? { spread } : {}) };
+  const arranged = inLookOf(said, variation, dressing);
+  return spread ? inSpread(arranged, spread, dressing.brand) : arranged;
 }
 
 /** What is gone meanwhile, a template or a face of the kit, changes nothing. */

@@ -51,15 +51,13 @@ const PieceBody = z.object({
   without: Without.optional(),
   /** Of the first slide, as everything here is. */
   fine: Fine.optional(),
-  /** Of one slide taken by itself, and never stored: the headlines of all slides that are set as large as it is. */
-  alike: z
-    .array(z.string())
-    .max(1 + LIMITS.slides)
-    .optional(),
 });
 
 export const Piece = PieceBody.superRefine(checkReferences);
-export type Piece = z.infer<typeof Piece>;
+export type Piece = z.infer<typeof Piece> & {
+  /** Of one slide taken by itself: the headlines that its own is to be as large as. No document has it. */
+  alike?: readonly string[];
+};
 
 /** A slide of a design stands on the strip's ground, or is `turned`: on the opposite one. */
 export const DesignSlide = Slide.omit({ spread: true, shown: true, fine: true }).extend({

@@ -89,6 +89,32 @@ describe("slides", () => {
     }
   });
 
+  it("know the headlines that theirs are as large as, which no document keeps", () => {
+    const slide = (id: string, words: Record<string, string>) => ({
+      id,
+      message: Object.fromEntries(Object.entries(words).map(([slot, text]) => [slot, { text }])),
+      arrangement: [],
+      sizes: [],
+    });
+    const told: Piece = {
+      ...strip(),
+      slides: [
+        slide("a", { headline: "One", body: "With more." }),
+        slide("b", { headline: "Alone" }),
+        slide("c", { headline: "Two", body: "With more." }),
+        slide("d", { headline: "Last", "call-to-action": "Come" }),
+      ],
+    };
+    expect([0, 1, 2, 3, 4].map((index) => slideOf(told, index).alike)).to.deep.equal([
+      undefined,
+      ...Array<string[]>(4).fill(["One", "Two"]),
+    ]);
+    for (const index of [1, 2, 4]) {
+      expect(withSlide(told, index, slideOf(told, index))).to.not.have.property("alike");
+      expect(Piece.parse(slideOf(told, index))).to.not.have.property("alike");
+    }
+  });
+
   it("are added, copied, put in another order and taken out, and all undone", () => {
     const made = strip();
     const heads = (of: Piece) =>

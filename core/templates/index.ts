@@ -4,5 +4,5 @@ export { inLook, Look, lookAt } from "./looks";
 export { inTypefaces, pairingsOf } from "./pairing";
 export { titleFor } from "./title";
 export { arrangedAs, designOf, pictureSlots, pieceOf, pointsOf, type Wanted } from "./use";
-export { moodOf, spreadFor } from "./moods";
+export { inSpread, moodOf, spreadFor } from "./moods";
 export { inSet, isStripTemplate, needsPictures } from "./strip";

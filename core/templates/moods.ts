@@ -1,5 +1,6 @@
 import { brandSpreads, type Brand } from "../brand";
-import { chromaOf, hexOf, luminance, type Spread } from "../colour";
+import { chromaOf, hexOf, luminance, sameSpread, type Spread } from "../colour";
+import type { Piece } from "../piece";
 import type { Mood } from "./template";
 
 /** The first of a brand's spreads on such a ground; where there is none, the first that comes near it. */
@@ -35,3 +36,12 @@ function isMood(brand: Brand, { backdrop }: Spread, mood: Mood): boolean {
 /** The brand's colours on the ground that is opposite to that of a spread. */
 export const turnedSpread = (brand: Brand, spread: Spread): Spread =>
   spreadFor(brand, moodOf(brand, spread) === "light" ? "dark" : "light");
+
+/** A piece in another spread; slides that stood on the opposite ground of its own stand on that of the other one. */
+export function inSpread(piece: Piece, spread: Spread, brand: Brand): Piece {
+  const [before, turned] = [piece.spread, spread].map((one) => turnedSpread(brand, one));
+  const slides = piece.slides?.map((slide) =>
+    slide.spread && sameSpread(slide.spread, before!) ? { ...slide, spread: turned! } : slide,
+  );
+  return { ...piece, spread, ...(slides ? { slides } : {}) };
+}

@@ -1,6 +1,7 @@
 import { expect } from "chai";
 import { sourcesFor } from "../../tests/support/case-sources";
 import { demoBrand, demoPictures } from "../../tests/support/demo";
+import { applyVariation } from "../batch";
 import type { Brand } from "../brand";
 import { shownSlots, wordSlots } from "../completion";
 import { fittedPiece, makeScene } from "../engine";
@@ -18,7 +19,16 @@ import {
   type OutlineSlide,
 } from "../strip";
 import { carousels } from "../shipped";
-import { designOf, inSet, pictureSlots, pieceOf, Template } from "./index";
+import {
+  designOf,
+  inSet,
+  inSpread,
+  moodOf,
+  pictureSlots,
+  pieceOf,
+  spreadFor,
+  Template,
+} from "./index";
 
 const PICTURES = demoPictures();
 const BRANDS = [demoBrand("quillmere"), demoBrand("saltlight")];
@@ -184,6 +194,24 @@ describe("carousels to begin with", () => {
       }
     }
     expect(equal / (2 * carousels.length)).to.be.at.least(0.75);
+  });
+
+  it("take another spread as a whole: what stood on the opposite ground stands on the other one's", () => {
+    const brand = BRANDS[0]!;
+    const template = carousels.find(({ design }) => design.slides!.at(-1)!.turned)!;
+    const strip = begun(template, brand, OUTLINE);
+    const own = { ...strip.slides![1]!, spread: { backdrop: "paper" } };
+    const styled = { ...strip, slides: strip.slides!.with(1, own) };
+    const light = spreadFor(brand, moodOf(brand, strip.spread) === "light" ? "dark" : "light");
+    const other = inSpread(styled, light, brand);
+    expect(other.spread).to.deep.equal(light);
+    const last = slidesOf(other).at(-1)!.spread;
+    expect(moodOf(brand, last)).to.equal(moodOf(brand, strip.spread));
+    expect(last).to.not.deep.equal(slidesOf(strip).at(-1)!.spread);
+    // A person's own colours stay.
+    expect(slidesOf(other)[2]!.spread).to.deep.equal({ backdrop: "paper" });
+    const made = applyVariation(styled, { message: {}, spread: light }, { brand, templates: [] });
+    expect(made).to.deep.equal(other);
   });
 
   it("count their numbers anew when slides change places, up and down", () => {

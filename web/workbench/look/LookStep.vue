@@ -5,7 +5,7 @@ import { computed, ref, watch } from "vue";
 import { brandSpreads, defaultSpread } from "../../../core/brand";
 import { sameSpread, type Spread } from "../../../core/colour";
 import { rebrand } from "../../../core/kit";
-import { LookName, Mood, moodOf } from "../../../core/templates";
+import { inSpread, LookName, Mood, moodOf } from "../../../core/templates";
 import { api } from "../../api/client";
 import InLedger from "../InLedger.vue";
 import LookPreview from "./LookPreview.vue";
@@ -68,8 +68,11 @@ const cameFrom = computed(() => {
   return origin?.kind === "piece" ? all.find(({ id }) => id === origin.id) : undefined;
 });
 
+/** A later slide has colours of its own; the first has those of all that do not. */
 function colour(spread: Spread): void {
-  open.set(["spread"], spread);
+  const { whole, brand, slide } = open;
+  if (whole && brand && slide === 0) open.becomeWhole(inSpread(whole, spread, brand));
+  else open.set(["spread"], spread);
 }
 
 /** Another brand's clothes: its own spread, and its colours for those that the design names. */
