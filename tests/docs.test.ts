@@ -32,6 +32,17 @@ describe("the documents", () => {
     for (const code of problemCodes) expect(doc("docs/api.md"), code).to.contain(`\`${code}\``);
   });
 
+  it("count the raw form elements that are left", () => {
+    const components = readdirSync(join(root, "web"), { recursive: true, encoding: "utf8" })
+      .filter((name) => name.endsWith(".vue"))
+      .map((name) => doc(`web/${name}`));
+    const told = ["button", "input", "textarea", "select"].map((tag) => {
+      const all = components.flatMap((text) => text.match(new RegExp(`<${tag}\\b`, "g")) ?? []);
+      return `${all.length} \`<${tag}>\``;
+    });
+    expect(doc("docs/interface.md")).to.contain(told.join(", "));
+  });
+
   it("link only to what is there", () => {
     for (const file of documents) {
       const folder = file.includes("/") ? "docs" : ".";
