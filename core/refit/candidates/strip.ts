@@ -1,6 +1,7 @@
 import { luminance } from "../../colour";
 import { between } from "../../geometry";
 import { abreast, platePad, stack, textBlock, type Block } from "../words/block";
+import { mostHeadline } from "../words/common";
 import type { Draft } from "./draft";
 import { GAP } from "../structure/gaps";
 import { logoIn } from "../words/logo";
@@ -122,7 +123,7 @@ function headline({ stage, parts, size, height }: WordRoom, width: number, taken
     width,
     height: Math.min(height, AIRY * stage.frame.height) - taken,
     min: Math.max(stage.floor, 1.15 * size),
-    max: Math.min(0.62 * stage.frame.height, stage.mostHeadline),
+    max: Math.min(0.62 * stage.frame.height, mostHeadline(stage)),
     mostLines: 2,
     pad: platePad(parts.headline),
   });

@@ -2,6 +2,7 @@ import { area, box, intersect, type Box } from "../../geometry";
 import type { Draft } from "../candidates/draft";
 import type { CostTerms, Placed } from "../layout";
 import { BADGE_SHARE } from "../words/badge";
+import { mostHeadline } from "../words/common";
 import { busyBehind, pictureCost, subjectCost } from "./picture-cost";
 import { allNodes, isList, nodesOf, type Parts } from "../structure/parts";
 import { isCounted } from "../../message";
@@ -179,7 +180,7 @@ const OUT_OF_SET = 6;
 function dominance(stage: Stage, headline: Placed | undefined, wanted: number): number {
   if (!headline) return 1;
   if (stage.isOfSet)
-    return OUT_OF_SET * Math.max(0, 1 - (headline.text?.set.size ?? 0) / stage.mostHeadline);
+    return OUT_OF_SET * Math.max(0, 1 - (headline.text?.set.size ?? 0) / mostHeadline(stage));
   const share = area(headline.box) / area(stage.frame);
   return 2 * Math.max(0, 1 - share / wanted);
 }

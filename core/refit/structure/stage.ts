@@ -16,9 +16,8 @@ import { EASY_TEXT } from "../../rules";
 import type { ResolvedPiece, TextNode } from "../../resolve";
 import type { Placed } from "../layout";
 import { composedFrame } from "../../piece";
-import { isAlone, nodesOf, type Parts } from "./parts";
+import { nodesOf, type Parts } from "./parts";
 import { partsOf } from "./read-parts";
-import { commonSize } from "../words/common";
 
 /** Text that was composed larger than usual stays so, up to this many times the usual size. */
 const MOST_TEXT = 2.2;
@@ -26,8 +25,6 @@ const MOST_TEXT = 2.2;
 export const TEXT_ALONE = 1.6;
 /** As a share of the frame's short side. */
 const AIR = 0.11;
-/** A headline that stands alone, or asks for something, is so much larger than others of its set at the most. By eye. */
-const STATEMENT = 1.6;
 /** Of the width that a headline has, so much more is worth having for other words. */
 const MUCH_MORE = 0.15;
 const CLEARLY_LARGER = 1.25;
@@ -237,17 +234,6 @@ export class Stage {
   /** Its headline is as large as others of a set. */
   get isOfSet(): boolean {
     return this.parts.headline?.alike !== undefined;
-  }
-
-  /** No larger is the headline, so that it is as large as others of a set; whatever there is room for where there are none. */
-  get mostHeadline(): number {
-    const { headline } = this.parts;
-    if (!headline?.alike) return Infinity;
-    const { width, height } = intersect(keptArea(this.placement, "headline"), this.safe);
-    const common = this.once(headline, [width, height], () =>
-      commonSize(headline, { width, height, floor: this.floor }),
-    );
-    return isAlone(this.parts) || this.parts.cta ? STATEMENT * common : common;
   }
 
   /** Width over height of the part that can be used. */

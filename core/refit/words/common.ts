@@ -1,5 +1,9 @@
+import { intersect } from "../../geometry";
+import { keptArea } from "../../placements";
 import type { TextNode } from "../../resolve";
 import { setToFit, type Paragraph } from "../../type";
+import { isAlone } from "../structure/parts";
+import type { Stage } from "../structure/stage";
 import { platePad } from "./block";
 
 /** A size that only few need is not the size of all. */
@@ -38,15 +42,21 @@ const MOST_LINES = 5;
 /** Where they may be no larger, one may have a better break at a smaller size: sizes are looked for so often at most. */
 const PASSES = 3;
 
-/**
- * The largest size that a headline has which is to be as large as others: what nearly all of them could have over some other
- * words in a room for all of them. `width` and `height` are that room's, in output pixels.
- */
-export function commonSize(
-  headline: TextNode,
-  { width, height, floor }: { width: number; height: number; floor: number },
-): number {
+/** A headline that stands alone, or asks for something, is so much larger than others of its set at the most. By eye. */
+const STATEMENT = 1.6;
+
+/** No larger is the headline, so that it is as large as others of a set; whatever there is room for where there are none. */
+export function mostHeadline(stage: Stage): number {
+  const { headline, cta } = stage.parts;
+  if (!headline?.alike) return Infinity;
+  const common = stage.once(headline.alike, [], () => commonSize(headline, stage));
+  return isAlone(stage.parts) || cta ? STATEMENT * common : common;
+}
+
+/** What nearly all of a set could have over some other words, in a room that is the same for all of them. */
+function commonSize(headline: TextNode, { placement, safe, floor }: Stage): number {
   const { alike = [] } = headline;
+  const { width, height } = intersect(keptArea(placement, "headline"), safe);
   const pad = platePad(headline);
   const fit = { width, height: ROOM * height, min: floor, mostLines: MOST_LINES, pad };
   let common = Infinity;

@@ -13,7 +13,7 @@ import {
   type Block,
   platePad,
 } from "./block";
-import { linesOf } from "./common";
+import { linesOf, mostHeadline } from "./common";
 import { GAP, groupGap, headGap } from "../structure/gaps";
 import { itemsBlock } from "./items";
 import { naturalWidth } from "./rows";
@@ -77,7 +77,7 @@ export function head(room: WordRoom): Block | undefined {
     width,
     height: height - (top?.height ?? 0) - gap,
     min: isAlone(parts) ? stage.floor : Math.max(stage.floor, leastJump(stage, headline) * size),
-    max: Math.min(stage.frame.height, stage.mostHeadline),
+    max: Math.min(stage.frame.height, mostHeadline(stage)),
     mostLines: mostLinesOf(headline),
     pad: platePad(headline),
     ...(room.bold ? { care: BOLD } : {}),
