@@ -38,7 +38,10 @@ function readParts(nodes: ResolvedNode[]): Parts {
     .filter((node) => node !== headline && node !== cta && !sender.includes(node as TextNode));
   const above = items.filter((node) => standsOver(node, headline)).sort(inReadingOrder);
   const details = items.filter((node) => !above.includes(node)).sort(inReadingOrder);
-  const [composed, added] = [details.filter(isComposed), details.filter((n) => !isComposed(n))];
+  // What is said with a figure stands where that does, also where it lost a place of its own.
+  const isPlaced = (node: (typeof details)[number]): boolean =>
+    isComposed(figureOf(node, details) ?? node);
+  const [composed, added] = [details.filter(isPlaced), details.filter((n) => !isPlaced(n))];
   const photos = free.filter((node) => node.type === "picture");
   const ornament = free.find(
     (node) => node.type === "shape" && node.role === "ornament" && !isLine(node),
@@ -101,6 +104,11 @@ export function withPrices(nodes: readonly Exclude<Item, Row | Price>[]): Exclud
     return [priceOf(node, parts)];
   });
 }
+
+const figureOf = (node: ResolvedNode, all: readonly ResolvedNode[]): ResolvedNode | undefined =>
+  node.part === undefined || node.part === "figure"
+    ? undefined
+    : all.find(({ slot, part }) => slot === node.slot && part === "figure");
 
 const isPrice = ({ role }: TextNode): boolean => role === "price";
 function priceOf(figure: TextNode, parts: readonly TextNode[]): Price {
