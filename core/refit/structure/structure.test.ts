@@ -60,6 +60,15 @@ describe("the parts of a composition", () => {
     expect(parts.cta?.text).to.equal("Bring a basket");
   });
 
+  it("keep what is said before a figure with it, also where it lost a place of its own", async () => {
+    const { read: whole } = await resolved("Flea market\nTable fee 5 €\nBook a table", "ticket");
+    const lost = (node: ResolvedNode): ResolvedNode =>
+      node.part === "before" ? { ...node, unplaced: true } : node;
+    const parts = partsOf({ ...whole, nodes: whole.nodes.map(lost) }, "all");
+    const words = allNodes(parts).map((node) => (node.type === "text" ? node.text : ""));
+    expect(words).to.include("Table fee").and.to.include("5 €");
+  });
+
   it("hold a price together, with what stands before and after its figure", async () => {
     const parts = await read("Winter boots\nNow €89.90\nUntil Sunday");
     const prices = parts.details.filter((item) => item.type === "price");
