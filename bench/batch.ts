@@ -1,19 +1,24 @@
 import { availableParallelism } from "node:os";
 import type { Browser, Page } from "playwright-core";
+import sharp from "sharp";
 import { isUnderWay, type BatchAnswer } from "../core/api";
 import type { Brand } from "../core/brand";
 import { isPicture, type Piece } from "../core/piece";
+import { encodePixels } from "../server/render/encode";
 import type { Program } from "../tests/support/browser";
 import { quantile, table } from "./figures";
 
-/** The three are measured in turn, so that a machine that is slow for a while is slow for all. */
-const ROUNDS = 5;
-const COUNT = 100;
-const COUNT_WARM = 40;
+/** All are measured in turn, so that a machine that is slow for a while is slow for all. */
+const ROUNDS = 3;
+const COUNT = { jpeg: 400, png: 200 };
+const COUNT_WARM = { jpeg: 40, png: 16 };
 const COUNT_FRESH = 6;
+const COUNT_FLOOR = { jpeg: 60, png: 20 };
 const SIZE = { width: 1080, height: 1350 };
 
-const headline = (index: number): string => `Harbour light number ${index}`;
+/** No two batches say the same, or the second would find what it needs of the first. */
+let said = 1000;
+const headline = (): string => `Harbour light number ${said++}`;
 /** As a marketer's table has them: of several lengths, all different. */
 const HEADS = [
   "Boats at rest",
@@ -21,84 +26,126 @@ const HEADS = [
   "What the tide leaves behind",
   "Harbour light",
 ];
-const varied = (index: number): string => `${HEADS[index % HEADS.length]} ${index}`;
+const varied = (): string => `${HEADS[said % HEADS.length]} ${said++}`;
 const THREE = ["photo-feed-tall", "story", "photo-feed-square"];
-const COUNT_THREE = 50;
+
+type Format = "jpeg" | "png";
+type Rates = Record<"ours" | "three" | "apart" | "warm" | "floor", number>;
 
 /**
- * Pictures a second in a JPEG batch at 1080 × 1350 with a photograph, against the same picture taken
- * by headless Chromium of an HTML page in the same run: warm pages, one a core, with the text
- * swapped in; and a fresh page for each picture.
+ * Pictures a second in a batch at 1080 × 1350 with a photograph, against the same picture taken by headless Chromium of an
+ * HTML page in the same run: warm pages, one a core, with the text swapped in; and a fresh page for each picture. And against
+ * the least that encoding every picture as a whole would take: sharp alone, on as many threads, with their pixels at hand.
  */
 export async function benchBatch(program: Program, browser: Browser): Promise<void> {
-  await batchRate(program, 20); // Once to warm up.
   const html = await page(program);
-  const rounds: Record<"ours" | "three" | "apart" | "warm" | "fresh", number>[] = [];
-  for (let round = 0; round < ROUNDS; round++) {
-    const ours = await batchRate(program, COUNT);
-    const three = await batchRate(program, COUNT_THREE, { placements: THREE, say: varied });
-    const by = { placements: THREE, say: varied, alike: false };
-    const apart = await batchRate(program, COUNT_THREE, by);
-    const warm = await warmRate(browser, html);
-    rounds.push({ ours, three, apart, warm, fresh: await freshRate(browser, html) });
+  for (const format of ["jpeg", "png"] as const) {
+    await batchRate(program, { count: 40, format }); // Once to warm up.
+    const pixels = await pixelsOf(program);
+    const rounds: Rates[] = [];
+    for (let round = 0; round < ROUNDS; round++) {
+      const three = { placements: THREE, say: varied, count: COUNT[format] / THREE.length, format };
+      rounds.push({
+        ours: await batchRate(program, { count: COUNT[format], format }),
+        three: await batchRate(program, three),
+        apart: await batchRate(program, { ...three, alike: false }),
+        warm: await warmRate(browser, html, format),
+        floor: await floorRate(pixels, format),
+      });
+    }
+    tell(format, rounds);
   }
-  const median = (of: (round: (typeof rounds)[number]) => number) => quantile(rounds.map(of), 0.5);
-  const rate = (value: number) => `${value.toFixed(1)} a second`;
-  const cores = availableParallelism();
-  table(
-    `A JPEG batch, ${SIZE.width} × ${SIZE.height}, ${cores} cores, medians of ${ROUNDS} rounds`,
-    [
-      ["one size", rate(median((round) => round.ours))],
-      ["three sizes, words of all lengths", rate(median((round) => round.three))],
-      ["the same, each by itself", rate(median((round) => round.apart))],
-      ["Chromium, warm pages", rate(median((round) => round.warm))],
-      ["Chromium, fresh pages", rate(median((round) => round.fresh))],
-      ["one size against warm pages", `${median((round) => round.ours / round.warm).toFixed(1)} ×`],
-      ["three against warm pages", `${median((round) => round.three / round.warm).toFixed(1)} ×`],
-      ["three against by itself", `${median((round) => round.three / round.apart).toFixed(1)} ×`],
-      [
-        "one size against fresh pages",
-        `${median((round) => round.ours / round.fresh).toFixed(1)} ×`,
-      ],
-    ],
-  );
+  const [ours, fresh] = [
+    await batchRate(program, { count: COUNT.jpeg, format: "jpeg" }),
+    await freshRate(browser, html),
+  ];
+  table("Against a fresh page for each picture, JPEG", [
+    ["Chromium, fresh pages", rate(fresh)],
+    ["one size against fresh pages", times(ours / fresh)],
+  ]);
+}
+
+const rate = (value: number): string => `${value.toFixed(1)} a second`;
+const times = (value: number): string => `${value.toFixed(1)} ×`;
+
+function tell(format: Format, rounds: readonly Rates[]): void {
+  const median = (of: (round: Rates) => number) => quantile(rounds.map(of), 0.5);
+  const share = (of: (round: Rates) => number) => `${(100 * median(of)).toFixed(0)} %`;
+  const about = `${SIZE.width} × ${SIZE.height}, ${availableParallelism()} cores`;
+  table(`A ${format.toUpperCase()} batch, ${about}, medians of ${ROUNDS} rounds`, [
+    ["one size", rate(median(({ ours }) => ours))],
+    ["three sizes, words of all lengths", rate(median(({ three }) => three))],
+    ["the same, each by itself", rate(median(({ apart }) => apart))],
+    ["Chromium, warm pages", rate(median(({ warm }) => warm))],
+    ["encoding alone", rate(median(({ floor }) => floor))],
+    ["one size against warm pages", times(median(({ ours, warm }) => ours / warm))],
+    ["three against warm pages", times(median(({ three, warm }) => three / warm))],
+    ["three against by itself", times(median(({ three, apart }) => three / apart))],
+    ["one size against encoding alone", share(({ ours, floor }) => ours / floor)],
+    ["three against encoding alone", share(({ three, floor }) => three / floor)],
+  ]);
 }
 
 interface Asked {
+  count: number;
+  format: Format;
   placements?: string[];
-  say?: (index: number) => string;
+  say?: () => string;
   alike?: boolean;
 }
 
 /** Files a second. */
-async function batchRate(
-  program: Program,
-  count: number,
-  { placements = ["photo-feed-tall"], say = headline, alike = true }: Asked = {},
-): Promise<number> {
-  const rows = Array.from({ length: count }, (_, index) => [say(index)]);
-  const request = { table: { columns: ["headline"], rows }, placements, format: "jpeg", alike };
+async function batchRate(program: Program, asked: Asked): Promise<number> {
   const start = performance.now();
-  const { id } = await program.ask<BatchAnswer>(
-    "/api/pieces/opening-announcement/batches",
-    request,
-  );
-  for (;;) {
-    const { state, made } = await program.ask<BatchAnswer>(`/api/batches/${id}`);
-    if (!isUnderWay(state)) return made / ((performance.now() - start) / 1000);
-    await new Promise((resolve) => setTimeout(resolve, 100));
-  }
+  const { made } = await batch(program, asked);
+  return made / ((performance.now() - start) / 1000);
 }
 
-const shoot = (page: Page) => page.screenshot({ type: "jpeg", quality: 90 });
+async function batch(
+  program: Program,
+  { count, format, placements = ["photo-feed-tall"], say = headline, alike = true }: Asked,
+): Promise<BatchAnswer> {
+  const rows = Array.from({ length: Math.round(count) }, () => [say()]);
+  const request = { table: { columns: ["headline"], rows }, placements, format, alike };
+  let now = await program.ask<BatchAnswer>("/api/pieces/opening-announcement/batches", request);
+  while (isUnderWay(now.state)) {
+    await new Promise((resolve) => setTimeout(resolve, 100));
+    now = await program.ask<BatchAnswer>(`/api/batches/${now.id}`);
+  }
+  return now;
+}
 
-async function warmRate(browser: Browser, html: string): Promise<number> {
+/** The pixels of a picture of such a batch, RGB. */
+async function pixelsOf(program: Program): Promise<Buffer> {
+  const { id } = await batch(program, { count: 1, format: "png" });
+  const file = await fetch(`${program.url}/api/batches/${id}/outputs/0/photo-feed-tall`);
+  return sharp(Buffer.from(await file.arrayBuffer()))
+    .raw()
+    .toBuffer();
+}
+
+/** Pictures a second that sharp encodes of pixels that are there. */
+async function floorRate(pixels: Buffer, format: Format): Promise<number> {
+  const raw = { ...SIZE, channels: 3 } as const;
+  let next = 0;
+  const start = performance.now();
+  const worker = async () => {
+    while (next++ < COUNT_FLOOR[format]) await encodePixels({ data: pixels, ...raw }, format);
+  };
+  await Promise.all(Array.from({ length: availableParallelism() }, worker));
+  return COUNT_FLOOR[format] / ((performance.now() - start) / 1000);
+}
+
+const shoot = (page: Page, format: Format) =>
+  page.screenshot({ type: format, ...(format === "jpeg" ? { quality: 90 } : {}) });
+
+async function warmRate(browser: Browser, html: string, format: Format): Promise<number> {
   const pages = await Promise.all(
     Array.from({ length: availableParallelism() }, async () => {
       const page = await browser.newPage({ viewport: SIZE });
       await page.setContent(html, { waitUntil: "load" });
       await page.evaluate(() => document.fonts.ready);
-      await shoot(page);
+      await shoot(page, format);
       return page;
     }),
   );
@@ -106,14 +153,14 @@ async function warmRate(browser: Browser, html: string): Promise<number> {
   const start = performance.now();
   await Promise.all(
     pages.map(async (page) => {
-      while (next < COUNT_WARM) {
-        const text = headline(next++);
+      while (next++ < COUNT_WARM[format]) {
+        const text = headline();
         await page.evaluate((words) => (document.querySelector("h1")!.textContent = words), text);
-        await shoot(page);
+        await shoot(page, format);
       }
     }),
   );
-  const rate = COUNT_WARM / ((performance.now() - start) / 1000);
+  const rate = COUNT_WARM[format] / ((performance.now() - start) / 1000);
   await Promise.all(pages.map((page) => page.close()));
   return rate;
 }
@@ -122,12 +169,12 @@ async function freshRate(browser: Browser, html: string): Promise<number> {
   let next = 0;
   const start = performance.now();
   const worker = async () => {
-    while (next < COUNT_FRESH) {
-      const text = headline(next++);
+    while (next++ < COUNT_FRESH) {
+      const text = headline();
       const page = await browser.newPage({ viewport: SIZE });
       await page.setContent(html.replace("HEADLINE", text), { waitUntil: "load" });
       await page.evaluate(() => document.fonts.ready);
-      await shoot(page);
+      await shoot(page, "jpeg");
       await page.close();
     }
   };

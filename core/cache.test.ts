@@ -51,4 +51,13 @@ describe("things that are cache", () => {
     expect(await slow).to.equal("first");
     expect(await cache.get("a", async () => "second")).to.equal("second");
   });
+
+  it("are there when they are made, and not before", async () => {
+    const cache = new Cache<string>(6, (thing) => thing.length);
+    const making = asked(cache)("aa");
+    expect(cache.has("aa")).to.equal(false);
+    await making;
+    expect([cache.has("aa"), cache.has("bb")]).to.deep.equal([true, false]);
+    expect(made).to.deep.equal(["aa"]);
+  });
 });

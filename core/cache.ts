@@ -23,6 +23,11 @@ export class Cache<Thing extends object | string | number> {
     return (await this.cache.fetch(key, { context: make }))!;
   }
 
+  /** Whether it is there; what is being made is not yet. */
+  has(key: string): boolean {
+    return this.cache.has(key);
+  }
+
   clear(): void {
     this.cache.clear();
   }

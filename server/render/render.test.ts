@@ -6,6 +6,7 @@ import { FolderFiles } from "../files/folders";
 import { WithShipped } from "../files/shipped";
 import { inspectPicture } from "./inspect";
 import { copyAt } from "./rendition";
+import { isLarge } from "./bands";
 import { Studio } from "./studio";
 import type { PictureFilling } from "../../core/piece";
 import { placementById } from "../../core/placements";
@@ -166,7 +167,7 @@ describe("a large picture", () => {
     // 728 × 90 at 15 times its size is more than is painted at once.
     const large = await studio.paint(scene, 15);
     const small = await studio.paint(scene, 3);
-    expect([large.channels, small.channels]).to.deep.equal([3, 4]);
+    expect(isLarge(large.width, large.height)).to.equal(true);
     const raw = ({ width, height, channels }: typeof large) => ({
       raw: { width, height, channels },
     });
@@ -174,8 +175,7 @@ describe("a large picture", () => {
       .resize(small.width, small.height, { kernel: "lanczos3" })
       .raw()
       .toBuffer();
-    const once = await sharp(small.data, raw(small)).removeAlpha().raw().toBuffer();
-    const apart = shrunk.reduce((sum, value, i) => sum + Math.abs(value - once[i]!), 0);
+    const apart = shrunk.reduce((sum, value, i) => sum + Math.abs(value - small.data[i]!), 0);
     expect(apart / shrunk.length).to.be.below(3);
   });
 });

@@ -26,7 +26,7 @@ import { Typesetter } from "../../core/type";
 import { NO_FACES, withFaces, type FaceFinder } from "../faces/pool";
 import { toSfnt } from "../files/sfnt";
 import type { FileSource } from "../files/source";
-import { inBands, isLarge } from "./bands";
+import { Bands, inBands, isLarge, withoutAlpha, type Rows } from "./bands";
 import { giveBack } from "./collect";
 import { encodePixels, QUALITY } from "./encode";
 import { iconLookup } from "./icons";
@@ -55,8 +55,11 @@ export interface PaintedSheet {
   sizes: { scene: Scene; at: Box }[];
 }
 
-/** Bytes of one's own, which nothing paints over. */
-type Painted = Pixels & { data: Buffer };
+/** RGB of one's own, which nothing paints over. */
+interface Painted extends Pixels {
+  data: Buffer;
+  channels: 3;
+}
 
 const page0 = ({ width, height }: Scene): Box => box(0, 0, width, height);
 
@@ -71,6 +74,7 @@ export class Studio {
   );
   private lastCanvas: Canvas | undefined;
   private readonly path = pathCache((d) => new Path2D(d));
+  private readonly bands = new Bands();
 
   /** `faces` looks for them in pictures of which nothing is known; where pieces say what was found, nobody needs to. */
   constructor(
@@ -165,7 +169,11 @@ export class Studio {
     svgText: SvgText = "outlines",
   ): Promise<Buffer> {
     if (format === "svg") return Buffer.from(await this.svg(scene, scale, svgText));
-    return encodePixels(await this.paint(scene, scale), format);
+    if (format === "webp" || isLarge(scene.width * scale, scene.height * scale))
+      return encodePixels(await this.paint(scene, scale), format);
+    return this.bands.encode(scene, format, scale, (part, rows) =>
+      this.paintRows(part, scale, rows),
+    );
   }
 
   /** The scene as an SVG document; its pictures have `scale` pixels for each of the scene's. */
@@ -181,22 +189,41 @@ export class Studio {
     return paintSvg(scene, materials, scale);
   }
 
-  /** RGBA, or RGB where it is large; the ground covers everything, so nothing is see-through. */
+  /** RGB: the ground covers everything, so nothing is see-through. */
   async paint(scene: Scene, scale: number): Promise<Painted> {
     const [width, height] = [Math.round(scene.width * scale), Math.round(scene.height * scale)];
-    const inParts = isLarge(width, height);
-    if (inParts) await this.forget();
+    const data = isLarge(width, height)
+      ? await this.paintLarge(scene, scale, width, height)
+      : await this.paintRows(scene, scale, { top: 0, bottom: height });
+    return { data, width, height, channels: 3 };
+  }
+
+  private async paintLarge(
+    scene: Scene,
+    scale: number,
+    width: number,
+    height: number,
+  ): Promise<Buffer> {
+    await this.forget();
     const materials = await this.materials(scene, scale);
-    if (inParts) {
-      // The pixels that its pictures were made of are given back before there are more.
-      await giveBack();
-      const data = await inBands(scene, materials, scale, width, height);
-      return { data, width, height, channels: 3 };
-    }
+    // The pixels that its pictures were made of are given back before there are more.
+    await giveBack();
+    return inBands(scene, materials, scale, width, height);
+  }
+
+  /** RGB of some output rows; painted where they stand, since a letter's edge is softened otherwise elsewhere. */
+  private async paintRows(scene: Scene, scale: number, { top, bottom }: Rows): Promise<Buffer> {
+    const [width, height] = [Math.round(scene.width * scale), Math.round(scene.height * scale)];
+    const materials = await this.materials(scene, scale);
     // From here to the return nothing waits: the canvas is shared with the next task.
-    const canvas = this.canvas(width, height);
-    paint<Path2D, Canvas>(canvas.getContext("2d") as never, scene, materials, scale);
-    return { data: canvas.data(), width, height, channels: 4 };
+    const context = this.canvas(width, height).getContext("2d");
+    context.save();
+    context.beginPath();
+    context.rect(0, top, width, bottom - top);
+    context.clip();
+    paint<Path2D, Canvas>(context as never, scene, materials, scale);
+    context.restore();
+    return withoutAlpha(context.getImageData(0, top, width, bottom - top).data);
   }
 
   /** The scenes as one document, a page each; shapes and words stay vectors. Pages are in points, 3 pixels to 2. */
@@ -279,6 +306,7 @@ export class Studio {
   private async forget(): Promise<void> {
     this.copies.clear();
     this.developed.clear();
+    this.bands.clear();
     this.lastCanvas = undefined;
     await giveBack();
   }

@@ -17,7 +17,7 @@ import { WithShipped } from "../files/shipped";
 import { crossing } from "../problems";
 import type { Folders } from "./pool";
 import { collectMade } from "./collect";
-import { encodeWithin } from "./encode";
+import { encodeWithin, isLossy } from "./encode";
 import { stepBack } from "./priority";
 import { recoverOutput } from "./recover";
 import { logoPixels, pngOf, samplePixels, smallPixels } from "./rendition";
@@ -54,6 +54,8 @@ async function standing({
   return { ...(await studio.make(piece, same, placement)), apart: alike !== undefined };
 }
 
+const BYTES_A_PIXEL = 4;
+
 /** Makes one picture and writes it whole. */
 async function renderTask(task: RenderTask): Promise<RenderResult> {
   const { layout, scene, apart } = await standing(task);
@@ -61,12 +63,13 @@ async function renderTask(task: RenderTask): Promise<RenderResult> {
   const known = task.keep ? await recoverOutput(task) : undefined;
   if (known) return { ...known, findings, apart };
   const { format, scale, most } = task;
+  const usual = await studio.encode(scene, format, scale);
   const { image, ...encoded } =
-    format === "svg"
-      ? { image: await studio.encode(scene, format, scale) }
-      : await encodeWithin(await studio.paint(scene, scale), format, most);
+    most !== undefined && usual.length > most && isLossy(format)
+      ? await encodeWithin(await studio.paint(scene, scale), format, most)
+      : { image: usual };
   await writeWhole(task.path, image);
-  collectMade();
+  collectMade(scene.width * scene.height * scale ** 2 * BYTES_A_PIXEL);
   return {
     width: Math.round(scene.width * scale),
     height: Math.round(scene.height * scale),

@@ -51,7 +51,7 @@ function between(
   let most = 0;
   for (let i = 0; i < ink.length; i++) {
     const by = Math.max(
-      ...[0, 1, 2].map((channel) => Math.abs(whole[4 * i + channel]! - without[4 * i + channel]!)),
+      ...[0, 1, 2].map((channel) => Math.abs(whole[3 * i + channel]! - without[3 * i + channel]!)),
     );
     change[i] = by;
     most = Math.max(most, by);
@@ -66,7 +66,7 @@ function between(
   const contrasts: number[] = [];
   for (let i = 0; i < ink.length; i++)
     if (change[i]! >= CORE * most && most > 0)
-      contrasts.push(contrast(luminance(whole, 4 * i), luminance(without, 4 * i)));
+      contrasts.push(contrast(luminance(whole, 3 * i), luminance(without, 3 * i)));
   contrasts.sort((a, b) => a - b);
   const at = (share: number) => contrasts[Math.floor(share * contrasts.length)] ?? 1;
   return { ink, edges, contrast: { worst: at(0.1), middle: at(0.5) } };

@@ -75,7 +75,7 @@ const sum = (counts: readonly number[]): number => counts.reduce((a, b) => a + b
 /** How many pixels of each cell are seen. */
 function cellsIn(data: Uint8Array): number[] {
   const counts = new Array<number>(CELLS ** 2).fill(0);
-  for (let i = 0; i < data.length; i += 4) {
+  for (let i = 0; i < data.length; i += 3) {
     const [column, row] = [data[i + 1]! / STEP, data[i + 2]! / STEP].map(Math.round) as [
       number,
       number,

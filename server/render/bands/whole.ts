@@ -1,7 +1,8 @@
 import { type Canvas, createCanvas, type Path2D } from "@napi-rs/canvas";
-import { paint, type Materials } from "../../core/paint";
-import type { Scene } from "../../core/scene";
-import { giveBack } from "./collect";
+import { paint, type Materials } from "../../../core/paint";
+import type { Scene } from "../../../core/scene";
+import { giveBack } from "../collect";
+import { withoutAlpha } from "./pixels";
 
 /** Pixels of a canvas; what is larger is painted band by band, so that it is in memory once and not twice. */
 const MOST_AT_ONCE = 12_000_000;
@@ -19,22 +20,13 @@ export async function inBands(
 ): Promise<Buffer> {
   const data = Buffer.allocUnsafe(width * height * 3);
   const band = Math.max(1, Math.floor(PIXELS_A_BAND / width));
-  const canvas = createCanvas(width, Math.min(band, height));
+  const context = createCanvas(width, Math.min(band, height)).getContext("2d");
   for (let top = 0; top < height; top += band) {
     const from = { x: 0, y: -top };
-    paint<Path2D, Canvas>(canvas.getContext("2d") as never, scene, materials, scale, from);
+    paint<Path2D, Canvas>(context as never, scene, materials, scale, from);
     const rows = Math.min(band, height - top);
-    withoutAlpha(canvas.data().subarray(0, rows * width * 4), data, top * width * 3);
-    // Each band's pixels are a copy.
+    data.set(withoutAlpha(context.getImageData(0, 0, width, rows).data), top * width * 3);
     await giveBack();
   }
   return data;
-}
-
-function withoutAlpha(from: Uint8Array, into: Uint8Array, start: number): void {
-  for (let i = 0, at = start; i < from.length; i += 4, at += 3) {
-    into[at] = from[i]!;
-    into[at + 1] = from[i + 1]!;
-    into[at + 2] = from[i + 2]!;
-  }
 }
