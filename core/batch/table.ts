@@ -6,7 +6,7 @@ import { choiceOf, type Choice } from "./choice";
 import { knownIn, lookColumnNamed, readLook, type LookColumn, type LookNames } from "./looks";
 import { batchSlots, plain, slotNamed, type BatchSlot } from "./slots";
 
-export const BATCH_LIMITS = { rows: 5000, files: 40_000, columns: 100 } as const;
+export const BATCH_LIMITS = { rows: 10_000, files: 40_000, columns: 100 } as const;
 
 /** Rows of text under named columns, as read from CSV, XLSX or a paste. */
 export const Table = z.object({

@@ -24,6 +24,8 @@ import type {
 } from "./task";
 
 const TASKS_PER_THREAD = 2;
+/** A thread ends that has had nothing to do for so long; in milliseconds. */
+const IDLE = 30_000;
 
 /** Bytes of pixels that may be painted at once, by all threads together. */
 const ROOM = 480 * 1024 * 1024;
@@ -60,6 +62,7 @@ export class RenderPool {
   /** How many tasks can be worked on at once. */
   readonly size: number;
   private readonly room = new RoomFor(ROOM);
+  private prepared = -IDLE;
   private found: FoundAreas = () => Promise.resolve(new Map());
 
   constructor(worker: { filename: string }, folders: Folders) {
@@ -73,7 +76,7 @@ export class RenderPool {
       maxThreads: threads,
       // While one picture is being encoded and written, the thread lays out the next.
       concurrentTasksPerWorker: TASKS_PER_THREAD,
-      idleTimeout: 30_000,
+      idleTimeout: IDLE,
     });
     // A thread that dies fails its task, which is reported there; the pool makes a new thread.
     this.pool.on("error", () => undefined);
@@ -159,6 +162,18 @@ export class RenderPool {
     );
     const of = { ...task.of, longest, tried };
     return this.named("composition", { ...(await this.seen(task)), of });
+  }
+
+  /** Has all threads begin, and look at a piece that will soon be made: to begin takes them longer than to make it. */
+  async prepare(task: RefitTask): Promise<void> {
+    const now = performance.now();
+    if (now - this.prepared < IDLE / 2) return;
+    this.prepared = now;
+    const seen = await this.seen(task);
+    const threads = Array.from({ length: this.size / TASKS_PER_THREAD }, () =>
+      this.named("prepared", seen),
+    );
+    await Promise.all(threads);
   }
 
   /** What can be measured of a finished file. */

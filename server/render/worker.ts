@@ -94,6 +94,12 @@ const composeTask = ({ piece, of, brand, placement }: ComposeTask): Promise<Comp
 const compareTask = ({ words, looks }: CompareTask): Promise<Compared> =>
   Promise.resolve(compared(words, looks));
 
+/** Nothing comes of it but what the thread knows then. */
+async function prepareTask({ piece, brand, placement }: RefitTask): Promise<void> {
+  const { scene } = await studio.make(piece, sameBrand(brand), placement);
+  await studio.encode(scene, "jpeg", 1);
+}
+
 /** Reads the colours of a stored picture. */
 async function paletteTask(id: FileId): Promise<PaletteReading> {
   return readPalette(await samplePixels(await files.read(id)));
@@ -187,6 +193,7 @@ export const slidesOf = crossing(slidesTask);
 export const layouts = crossing(layoutsTask);
 export const lead = crossing(leadTask);
 export const fitted = crossing(fitTask);
+export const prepared = crossing(prepareTask);
 export const measured = crossing(measureTask);
 export const composition = crossing(composeTask);
 export const comparedAll = crossing(compareTask);

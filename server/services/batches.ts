@@ -68,6 +68,7 @@ export class Batches {
     const places = placesOf(piece, request, known.lookup);
     const combining = await combiningOf(piece, request, known);
     const count = countVariations(combining);
+    await this.prepare(piece, places);
     const { columns, notes } = combining.lists;
     // Sizes of its own are those of each variation; more than can be made are not looked through.
     const areOwn = columns.includes("sizes") && count <= BATCH_LIMITS.files;
@@ -88,6 +89,13 @@ export class Batches {
       slots: columns.map(columnNames(piece)),
       notes,
     };
+  }
+
+  /** Who asks what would be made has it made soon. Nobody waits for that, and nothing is lost where it fails. */
+  private async prepare(piece: Piece, [placement]: readonly Placement[]): Promise<void> {
+    if (!placement) return;
+    const brand = await this.library.brand(piece.brand);
+    this.context.pool.prepare({ piece, brand, placement }).catch(() => undefined);
   }
 
   async start(pieceId: string, request: BatchRequest): Promise<BatchAnswer> {

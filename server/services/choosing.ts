@@ -59,7 +59,7 @@ export class Choosing {
     private readonly library: Library,
     private readonly placements: Placements,
   ) {
-    this.measuring = new Measuring(context, placements);
+    this.measuring = new Measuring(context, placements, (row) => batches.news.soon(row));
   }
 
   /** All variations on one placement, the batch's first if none is said. */

@@ -24,6 +24,8 @@ export class Measuring {
   constructor(
     private readonly context: ServerContext,
     private readonly placements: Placements,
+    /** Told whenever one more file is measured, or cannot be. */
+    private readonly moves: (row: BatchRow) => void,
   ) {}
 
   /** Begins with what is not measured yet, and answers how many that are. A file that cannot be measured stays without. */
@@ -62,6 +64,7 @@ export class Measuring {
         const measured = await pool.measured(task).catch(() => undefined);
         if (measured) await written.add({ ...one, measured });
         else this.failed.add(nameOf(one));
+        this.moves(row);
       }
     };
     await Promise.all(Array.from({ length: pool.size }, worker));

@@ -48,6 +48,30 @@ describe("a batch in the interface", () => {
     }
   });
 
+  it("takes 10 000 rows that are pasted as a table at once, sorts them, and says how many files they would be", async () => {
+    const page = await stage.openPiece("float-before-lunch", "batch");
+    await page.getByLabel("Paste a table").focus();
+    const rows = Array.from(
+      { length: 10_000 },
+      (_, at) => `Float ${at}\tGo ${(at * 7919) % 10_000}`,
+    );
+    await page.evaluate(
+      (text) => {
+        const clipboardData = new DataTransfer();
+        clipboardData.setData("text/plain", text);
+        const about = { clipboardData, bubbles: true, cancelable: true };
+        document.activeElement!.dispatchEvent(new ClipboardEvent("paste", about));
+      },
+      `headline\tcta\n${rows.join("\n")}`,
+    );
+    await page.getByText("10,000 rows").waitFor();
+    await page.getByText("10,000 variations × 3 sizes = 30,000 files").waitFor();
+    await page.getByRole("columnheader", { name: "cta" }).click();
+    await page.getByRole("button", { name: "Sort by cta" }).click();
+    await page.getByRole("gridcell", { name: "Go 0", exact: true }).waitFor();
+    await page.getByRole("gridcell", { name: "Go 2", exact: true }).waitFor();
+  });
+
   it("says what is wrong with a table, uses the rest, and cancels what takes too long", async () => {
     const page = await stage.openPiece("float-before-lunch", "batch");
     await page.getByLabel("Paste a table").fill("colour\nred");

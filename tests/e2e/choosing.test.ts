@@ -185,4 +185,35 @@ describe("choosing among variations", () => {
       .have.lengthOf(3);
     expect(names).to.include.members(["manifest.json", "manifest.csv"]);
   });
+
+  it("goes on by itself, with what was decided, after the program was killed half-way", async () => {
+    const rows = Array.from({ length: 40 }, (_, at) => [`Headline number ${at}`]);
+    const begun = await stage.program.ask<BatchAnswer>("/api/pieces/opening-announcement/batches", {
+      table: { columns: ["headline"], rows },
+      placements: ["story"],
+      format: "png",
+      scale: 2,
+    });
+    const page = await stage.open(`/batches/${begun.id}`);
+    const first = page.locator(".tile").first();
+    await first.locator("img").waitFor();
+    await first.click();
+    await page.keyboard.press("k");
+    await page.getByText("Kept 1", { exact: true }).waitFor();
+    const { made } = await stage.program.ask<BatchAnswer>(`/api/batches/${begun.id}`);
+    expect(made).to.be.within(1, 39);
+    await stage.program.end("SIGKILL");
+    await stage.program.start();
+    // Nobody loads the page again.
+    await page.getByText(/of 40 files made|still to be measured/).waitFor();
+    await page
+      .getByText(/of 40 files made|still to be measured/)
+      .waitFor({ state: "hidden", timeout: 90_000 });
+    await choose(page, "Order", "Contrast");
+    await page.getByText(/by contrast/i).waitFor();
+    await page.getByText("Kept 1", { exact: true }).waitFor();
+    const whole = await stage.program.ask<ContactSheet>(`/api/batches/${begun.id}/sheet`);
+    expect(whole.batch).to.deep.include({ state: "done", made: 40, failed: 0 });
+    expect(whole.variations.filter(({ verdict }) => verdict)).to.have.lengthOf(1);
+  });
 });

@@ -4,6 +4,7 @@ import { useLocalStorage } from "@vueuse/core";
 import { computed, defineAsyncComponent, onBeforeUnmount, ref, watch } from "vue";
 import { CRITERIA } from "../../core/choosing";
 import { slotName } from "../../core/message";
+import { useBatchNews } from "../common/batch-news";
 import { counted } from "../common/counted";
 import { useLibrary } from "../common/library";
 import LibraryState from "../common/LibraryState.vue";
@@ -50,6 +51,11 @@ watch(
   { immediate: true },
 );
 onBeforeUnmount(() => choosing.close());
+useBatchNews(
+  () => choosing.sheet?.batch.piece,
+  (now) => now.id === props.id && void choosing.moved(),
+  () => void choosing.moved(),
+);
 
 const piece = computed(() => {
   const id = choosing.sheet?.batch.piece;

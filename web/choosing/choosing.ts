@@ -1,8 +1,8 @@
-import { useLocalStorage } from "@vueuse/core";
+import { useLocalStorage, useThrottleFn } from "@vueuse/core";
 import { groups as grouped } from "d3-array";
 import { defineStore } from "pinia";
 import { computed, ref, shallowRef } from "vue";
-import { isUnderWay, type ContactSheet, type SheetVariation, type Verdict } from "../../core/api";
+import { type ContactSheet, type SheetVariation, type Verdict } from "../../core/api";
 import {
   byCriterion,
   CRITERIA,
@@ -29,6 +29,7 @@ export interface SheetGroup {
 
 /** So many are held side by side. */
 export const MOST_COMPARED = 4;
+/** While it moves, all of it is asked for at most so often, in milliseconds. */
 const ASK_EVERY = 1000;
 
 /** The contact sheet that is open: its variations, in what order and which of them, and what is decided. */
@@ -52,7 +53,6 @@ export const useChoosing = defineStore("choosing", () => {
   });
   const current = ref<number>();
   const compared = ref<number[]>([]);
-  let timer: ReturnType<typeof setTimeout> | undefined;
   /** Counts what was decided, when it is shown and when it is written down. */
   let marks = 0;
   let unwritten = 0;
@@ -126,7 +126,6 @@ export const useChoosing = defineStore("choosing", () => {
   }
 
   async function open(batch: string, placement?: string): Promise<void> {
-    clearTimeout(timer);
     if (batch !== id.value) {
       Object.assign(sheet, { value: undefined });
       showing.value = "all";
@@ -144,21 +143,26 @@ export const useChoosing = defineStore("choosing", () => {
       if (unwritten > 0 || marks !== known) return await open(batch, placement);
       sheet.value = answer;
       current.value ??= answer.variations[0]?.index;
-      if (isUnderWay(answer.batch.state) || answer.measuring > 0)
-        timer = setTimeout(() => void open(batch, sheet.value?.placement), ASK_EVERY);
     } catch (error) {
       failure.value = (error as Error).message;
     }
   }
 
+  /** As it is now. */
+  async function refresh(): Promise<void> {
+    if (id.value) await open(id.value, sheet.value?.placement);
+  }
+
+  /** Something of it has been made, measured or come to an end. */
+  const moved = useThrottleFn(refresh, ASK_EVERY, true);
+
   /** What would come out otherwise now; the sheet shows it as it comes. */
   async function makeAgain(): Promise<void> {
     await api.turnBatch(id.value, "again").catch(toasts.fail);
-    await open(id.value, sheet.value?.placement);
+    await refresh();
   }
 
   function close(): void {
-    clearTimeout(timer);
     id.value = "";
   }
 
@@ -239,6 +243,7 @@ export const useChoosing = defineStore("choosing", () => {
     nameOf,
     saidOf,
     open,
+    moved,
     makeAgain,
     close,
     change,

@@ -24,6 +24,16 @@ const example = computed(() =>
 const looks = listed(LOOK_COLUMNS);
 const kept = computed(() => (open.whole ? slotsWithAlternatives(open.whole) : []));
 
+/** Rows that are pasted into the empty field are a table at once. It stays there to be put right when it cannot be read. */
+async function paste(event: ClipboardEvent): Promise<void> {
+  const pasted = event.clipboardData?.getData("text/plain") ?? "";
+  const isIntoField = event.target instanceof HTMLTextAreaElement;
+  if (!isIntoField || text.value !== "" || !pasted.trim().includes("\n")) return;
+  event.preventDefault();
+  await batch.read(pasted);
+  if (!batch.table) text.value = pasted;
+}
+
 async function take(file: File | undefined): Promise<void> {
   if (file) await batch.read(file);
 }
@@ -35,6 +45,7 @@ async function take(file: File | undefined): Promise<void> {
     aria-label="Table"
     @dragover.prevent
     @drop.prevent="take($event.dataTransfer?.files[0])"
+    @paste="paste"
   >
     <template v-if="!batch.table">
       <p class="quiet">

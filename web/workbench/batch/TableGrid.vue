@@ -40,6 +40,9 @@ Tabulator.registerModule([
 
 type Row = Record<string, string | number>;
 
+/** To change more rows one by one takes longer than to put down all of them. */
+const MOST_UPDATED = 50;
+
 const host = useTemplateRef("host");
 let shown: Tabulator | undefined;
 let ready = false;
@@ -105,10 +108,11 @@ watch(
     if (!shown || !ready) return;
     if (now.columns.join("\n") !== before.columns.join("\n")) shown.setColumns(columns());
     // What stays keeps its place on the screen and stays selected.
-    if (now.rows.length === before.rows.length) {
-      const changed = now.rows.flatMap((cells, row) =>
-        cells === before.rows[row] ? [] : [rowOf(cells, row)],
-      );
+    const isAsLong = now.rows.length === before.rows.length;
+    const changed = isAsLong
+      ? now.rows.flatMap((cells, row) => (cells === before.rows[row] ? [] : [rowOf(cells, row)]))
+      : [];
+    if (isAsLong && changed.length <= MOST_UPDATED) {
       if (changed.length > 0) await shown.updateData(changed);
     } else {
       const block = selected();

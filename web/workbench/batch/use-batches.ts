@@ -1,6 +1,5 @@
-import { useEventSource } from "@vueuse/core";
 import { watch } from "vue";
-import { BatchAnswer } from "../../../core/api";
+import { useBatchNews } from "../../common/batch-news";
 import { useToasts } from "../../common/toasts";
 import { useTemplates } from "../../new-piece/templates";
 import { usePiece } from "../piece";
@@ -12,14 +11,11 @@ export function useBatches(): void {
   const batch = useBatch();
   const templates = useTemplates();
   const toasts = useToasts();
-  const { data, status } = useEventSource(
-    () => (open.whole ? `/api/pieces/${open.whole.id}/batches/events` : undefined),
-    [],
-    { autoReconnect: { delay: 2000 } },
+  useBatchNews(
+    () => open.whole?.id,
+    (now) => batch.told(now),
+    () => void batch.refresh(),
   );
-  watch(data, (said: string | null) => {
-    if (said !== null) batch.told(BatchAnswer.parse(JSON.parse(said)));
-  });
   // A change of the piece makes files outdated.
   watch(
     () => open.saving,
@@ -28,6 +24,4 @@ export function useBatches(): void {
   void batch.refresh();
   // What arranges a row is seen while it is written.
   void templates.load().catch(toasts.fail);
-  // What moved while nobody listened.
-  watch(status, (now) => now === "OPEN" && void batch.refresh());
 }
