@@ -190,7 +190,7 @@ describe("choosing among variations", () => {
     const rows = Array.from({ length: 16 }, (_, at) => [`Headline number ${at}`]);
     const begun = await stage.program.ask<BatchAnswer>("/api/pieces/opening-announcement/batches", {
       table: { columns: ["headline"], rows },
-      placements: ["story"],
+      placements: ["photo-feed-tall"],
       format: "png",
       scale: 2,
     });
@@ -198,8 +198,9 @@ describe("choosing among variations", () => {
     const first = page.locator(".tile").first();
     await first.locator("img").waitFor();
     await first.click();
+    const kept = page.waitForResponse((response) => response.url().endsWith("/mark"));
     await page.keyboard.press("k");
-    await page.getByText("Kept 1", { exact: true }).waitFor();
+    await kept;
     // With many cores it may be whole by now; what follows holds then too.
     await stage.program.end("SIGKILL");
     await stage.program.start();
