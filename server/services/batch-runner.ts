@@ -26,7 +26,7 @@ const WRITE_EVERY = 40;
 export class BatchRunner {
   private readonly paces = new Map<string, Pace>();
   /** The last pace, or a careful guess. */
-  secondsAMegapixel = 0.05;
+  secondsAMegapixel = 0.02;
   private readonly finishedFiles: Grouped<typeof outputs.$inferInsert>;
 
   constructor(
