@@ -54,7 +54,8 @@ onBeforeUnmount(() => choosing.close());
 useBatchNews(
   () => choosing.sheet?.batch.piece,
   (now) => now.id === props.id && void choosing.moved(),
-  () => void choosing.moved(),
+  // What is whole has not moved while nobody listened.
+  () => choosing.isMoving && void choosing.moved(),
 );
 
 const piece = computed(() => {

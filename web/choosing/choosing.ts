@@ -2,7 +2,7 @@ import { useLocalStorage, useThrottleFn } from "@vueuse/core";
 import { groups as grouped } from "d3-array";
 import { defineStore } from "pinia";
 import { computed, ref, shallowRef } from "vue";
-import { type ContactSheet, type SheetVariation, type Verdict } from "../../core/api";
+import { isUnderWay, type ContactSheet, type SheetVariation, type Verdict } from "../../core/api";
 import {
   byCriterion,
   CRITERIA,
@@ -153,6 +153,12 @@ export const useChoosing = defineStore("choosing", () => {
     if (id.value) await open(id.value, sheet.value?.placement);
   }
 
+  /** Whether more of it is to come. */
+  const isMoving = computed(() => {
+    const { batch, measuring = 0 } = sheet.value ?? {};
+    return measuring > 0 || (batch !== undefined && isUnderWay(batch.state));
+  });
+
   /** Something of it has been made, measured or come to an end. */
   const moved = useThrottleFn(refresh, ASK_EVERY, true);
 
@@ -243,6 +249,7 @@ export const useChoosing = defineStore("choosing", () => {
     nameOf,
     saidOf,
     open,
+    isMoving,
     moved,
     makeAgain,
     close,

@@ -14,6 +14,7 @@ import { Studio } from "../studio";
 import { Bands } from "./bands";
 import { joinJpegs } from "./jpeg";
 import { Outlines } from "./outlines";
+import { withoutAlpha } from "./pixels";
 import { joinPngBands, pngBand } from "./png";
 import { reach, type Rows } from "./reach";
 
@@ -67,6 +68,16 @@ describe("bands that are put together", () => {
     expect(inflateSync(stream)).to.have.lengthOf(height * (3 * width + 1));
     stream[stream.length - 1]! ^= 1;
     expect(() => inflateSync(stream)).to.throw("incorrect data check");
+  });
+});
+
+describe("pixels without their alpha", () => {
+  it("are what they were, however many there are", () => {
+    for (let count = 1; count <= 9; count++) {
+      const rgba = Uint8ClampedArray.from({ length: 4 * count }, (_, at) => 7 * at + 200);
+      const rgb = [...rgba].filter((_, at) => at % 4 < 3);
+      expect([...withoutAlpha(rgba)], `${count}`).to.deep.equal(rgb);
+    }
   });
 });
 

@@ -9,7 +9,7 @@ import { joinPngBands, pngBand } from "./png";
 import { isStraight, reach, type Rows } from "./reach";
 
 /** Formats of which pieces can be put together. */
-export type BandFormat = "jpeg" | "png";
+type BandFormat = "jpeg" | "png";
 
 /** Bytes of bands that each thread keeps, as they are encoded. */
 const MOST_KEPT = 24 * 1024 * 1024;
