@@ -56,7 +56,9 @@ const PieceBody = z.object({
 export const Piece = PieceBody.superRefine(checkReferences);
 export type Piece = z.infer<typeof Piece> & {
   /** Of one slide taken by itself: the headlines that its own is to be as large as. No document has it. */
-  alike?: readonly string[];
+  headlines?: readonly string[];
+  /** Of one of many siblings: on how many lines most of them have the words of a node. No document has it. */
+  lines?: Readonly<Record<string, number>>;
 };
 
 /** A slide of a design stands on the strip's ground, or is `turned`: on the opposite one. */

@@ -127,7 +127,8 @@ export class OneNode {
       type: "text",
       text: plainText(typed),
       paragraph: this.sources.typesetter.paragraph(typed, this.typeStyle(weight)),
-      ...this.alike(weight),
+      ...this.headlines(weight),
+      ...this.lines,
       colour,
       accent: this.style.accent(colour),
       marker: this.style.marker(colour),
@@ -145,11 +146,16 @@ export class OneNode {
     };
   }
 
-  private alike(weight: number): Pick<TextNode, "alike"> {
-    const { alike = [] } = this.piece;
-    if (this.node.slot !== "headline" || alike.length === 0) return {};
+  private headlines(weight: number): Pick<TextNode, "headlines"> {
+    const { headlines = [] } = this.piece;
+    if (this.node.slot !== "headline" || headlines.length === 0) return {};
     const style = this.typeStyle(weight);
-    return { alike: alike.map((typed) => this.sources.typesetter.paragraph(typed, style)) };
+    return { headlines: headlines.map((typed) => this.sources.typesetter.paragraph(typed, style)) };
+  }
+
+  private get lines(): Pick<TextNode, "lines"> {
+    const lines = this.piece.lines?.[this.node.id];
+    return lines === undefined ? {} : { lines };
   }
 
   /** Slides are read on a phone, one after another: their words are never small. Common practice, at 1080 pixels across. */

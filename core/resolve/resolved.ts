@@ -56,7 +56,9 @@ export interface TextNode extends Common {
   text: string;
   paragraph: Paragraph;
   /** Of a headline: its own and others that are to be equally large. */
-  alike?: readonly Paragraph[];
+  headlines?: readonly Paragraph[];
+  /** On how many lines its siblings have it. */
+  lines?: number;
   colour: Hex;
   /** Of words marked to stand out in colour, and of the marker stroke behind words. */
   accent: Hex;

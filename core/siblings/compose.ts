@@ -1,3 +1,4 @@
+import { greatest, rollup, sum } from "d3-array";
 import type { Brand } from "../brand";
 import { fitLead, makeScene } from "../engine";
 import { bottom, box, inset, intersect, right, type Box } from "../geometry";
@@ -32,19 +33,40 @@ export function compose(
   // The lead stands as it was composed, as long as the longest words have their room there.
   const make = placement.id === piece.lead ? fitLead : makeScene;
   const { layout } = make(longestPiece, brand, placement, sources);
+  const layoutsIn = (composition: Composition): Found[] =>
+    tried.flatMap(({ message, count }) => {
+      const own = placedAlike({ ...piece, message }, composition, brand, placement, sources);
+      return own ? [{ layout: own, count }] : [];
+    });
   let shared = withRoom(recomposed(layout.resolved.piece, layout), layout);
+  let found = layoutsIn(shared);
   const decided = new Map<string, number>();
   const easy = EASY_TEXT / cssPerPixel(placement);
   for (let pass = 0; pass < PASSES; pass++) {
-    const found = tried.flatMap(({ message, count }): Found[] => {
-      const own = placedAlike({ ...piece, message }, shared, brand, placement, sources);
-      return own ? [{ layout: own, count }] : [];
-    });
     const common = withCommonSizes(shared, found, { decided, easy });
     if (common === shared) break;
     shared = common;
+    found = layoutsIn(shared);
   }
-  return shared;
+  return { ...shared, lines: linesOf(found) };
+}
+
+/** On how many lines most have each text. */
+function linesOf(found: readonly Found[]): Record<string, number> {
+  const texts = found.flatMap(({ layout, count }) =>
+    layout.placed.flatMap(({ node, text }) =>
+      text ? [{ id: node.id, lines: text.set.lines.length, count }] : [],
+    ),
+  );
+  const counts = rollup(
+    texts,
+    (all) => sum(all, ({ count }) => count),
+    ({ id }) => id,
+    ({ lines }) => lines,
+  );
+  return Object.fromEntries(
+    [...counts].map(([id, byLines]) => [id, greatest([...byLines], ([, count]) => count)![0]]),
+  );
 }
 
 /** A layout that was tried, and how many messages it stands for. */
@@ -75,8 +97,15 @@ function placedAlike(
   placement: Placement,
   sources: Sources,
 ): Layout | undefined {
-  const { lead, frame, arrangement, sizes } = composition;
-  const own: Piece = { ...piece, lead, ...(frame ? { frame } : {}), arrangement, sizes };
+  const { lead, frame, arrangement, sizes, lines } = composition;
+  const own: Piece = {
+    ...piece,
+    lead,
+    ...(frame ? { frame } : {}),
+    arrangement,
+    sizes,
+    ...(lines ? { lines } : {}),
+  };
   const resolved = resolve(own, brand, placement.id, sources);
   const layout = refit(resolved, placement, { only: ({ kind }) => kind === "as-arranged" });
   return layout.layoutId.kind === "as-arranged" ? closedUp(layout) : undefined;

@@ -10,6 +10,7 @@ import type { Sources } from "../resolve";
 import { carousels } from "../shipped";
 import { slideOf } from "../strip";
 import { pieceOf } from "../templates";
+import type { SetText } from "../type";
 import { classesOf, classOf, compose, layoutAlike } from "./index";
 
 const WORDS =
@@ -35,6 +36,8 @@ const PLACES = [
   "ad-medium-rectangle",
   "ad-leaderboard",
 ];
+
+const textOf = ({ shaped }: SetText["lines"][number]): string => shaped.text.trim();
 
 describe("variations that are laid out alike", () => {
   let sources: Sources;
@@ -88,7 +91,7 @@ describe("variations that are laid out alike", () => {
     "German headlines with a price": (i: number) =>
       `${["Frühbucherkarte", "Familientag im Museum", "Abendführung"][i % 3]} ab ${7 + i},50 €`,
   }))
-    it(`stand together as ${kind}, on every size of a piece`, () => {
+    it(`stand together as ${kind}, on every size of a piece, on as many lines`, () => {
       const { piece, brand } = demoPieces().find(
         ({ piece: { id } }) => id === "opening-announcement",
       )!;
@@ -96,18 +99,34 @@ describe("variations that are laid out alike", () => {
         return { ...piece, message: { ...piece.message, headline: { text: says(i) } } };
       });
       const classes = classesOf(pieces.map(({ message }) => message));
+      const torn: string[] = [];
       for (const { placement: place } of piece.sizes) {
         const placement = placementById(place);
         const compositions = classes.map((one) => compose(piece, one, brand, placement, sources));
+        const lines = new Map<string, Set<number>>();
         const apart = pieces.filter((own) => {
           const at = classes.indexOf(classOf(own.message, classes)!);
-          return !layoutAlike(own, compositions[at]!, brand, placement, sources);
+          const layout = layoutAlike(own, compositions[at]!, brand, placement, sources);
+          const headline = layout?.placed.find(({ node }) => node.slot === "headline")?.text?.set;
+          const wording = `${at} ${headline?.lines
+            .map(textOf)
+            .join(" ")
+            .replace(/[\d,]+/g, "0")}`;
+          if (headline)
+            lines.set(wording, (lines.get(wording) ?? new Set()).add(headline.lines.length));
+          return !layout;
         });
         expect(
           apart.map(({ message }) => message.headline),
           place,
         ).to.have.lengthOf.at.most(2);
+        for (const [wording, { size }] of lines) if (size > 1) torn.push(`${place} ${wording}`);
       }
+      // Those that differ by a number are broken into as many lines, but where it makes a word too wide for a narrow column.
+      const narrow = ["pinboard-tall", "ad-wide-skyscraper"];
+      expect(torn.filter((one) => !narrow.some((place) => one.startsWith(place)))).to.deep.equal(
+        [],
+      );
     }).timeout(60_000);
 
   it("of a slide keep what runs through the strip where it is, and have their words in one size", () => {
@@ -160,6 +179,24 @@ describe("variations that are laid out alike", () => {
     const alone = makeScene(pieces[1]!, brand, lead, sources).layout;
     const small = alone.placed.find(({ node }) => node.slot === "headline")!.text!.set.size;
     expect(Number(sizes[0])).to.be.greaterThan(1.4 * small);
+  });
+
+  it("are of one class where they differ by a number", () => {
+    const messages = [3, 10, 1200].flatMap((n) =>
+      ["Boats at rest", "Low tide, no hurry", "What the tide leaves behind", "Tea"].map(
+        (words) => ({
+          headline: { text: `${words} ${n}` },
+        }),
+      ),
+    );
+    const classes = classesOf(messages);
+    expect(classes.length).to.be.greaterThan(1);
+    const taken = messages.map((message) => classes.indexOf(classOf(message, classes)!));
+    expect(taken.slice(0, 4)).to.deep.equal(taken.slice(4, 8)).and.to.deep.equal(taken.slice(8));
+    // The composition has room for the longest of them.
+    expect(classes[0]!.longest).to.deep.equal({
+      headline: { text: "What the tide leaves behind 1200" },
+    });
   });
 
   it("are grouped by length so that they lose the least to the longest of their group", () => {

@@ -39,11 +39,11 @@ export function slideOf(strip: Piece, index: number): Piece {
       : {};
   const pictures = parts.flatMap(({ filling }) => (filling ? [filling] : []));
   const number = numberOf(strip, index);
-  const alike = headlinesAlike(strip, index);
+  const headlines = headlinesAlike(strip, index);
   return {
     ...own,
     ...without,
-    ...(alike.length > 0 ? { alike } : {}),
+    ...(headlines.length > 0 ? { headlines } : {}),
     message: { ...own.message, ...words, ...number, ...Object.fromEntries(pictures) },
     arrangement: [...grounds, ...under, ...rest, ...nodes],
   };
@@ -113,7 +113,7 @@ const isOfStrip = ({ strip }: Node): boolean => strip !== undefined;
 /** The strip with one slide as it has become; what all slides share is changed for all. */
 export function withSlide(strip: Piece, index: number, changed: Piece): Piece {
   if (!isStrip(strip)) return changed;
-  const { alike: _alike, ...to } = changed;
+  const { headlines: _headlines, ...to } = changed;
   const message = Object.fromEntries(
     Object.entries(to.message).filter(([slot]) => !isStripSlot(slot)),
   ) as Piece["message"];

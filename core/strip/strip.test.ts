@@ -105,13 +105,13 @@ describe("slides", () => {
         slide("d", { headline: "Last", "call-to-action": "Come" }),
       ],
     };
-    expect([0, 1, 2, 3, 4].map((index) => slideOf(told, index).alike)).to.deep.equal([
+    expect([0, 1, 2, 3, 4].map((index) => slideOf(told, index).headlines)).to.deep.equal([
       undefined,
       ...Array<string[]>(4).fill(["One", "Two"]),
     ]);
     for (const index of [1, 2, 4]) {
-      expect(withSlide(told, index, slideOf(told, index))).to.not.have.property("alike");
-      expect(Piece.parse(slideOf(told, index))).to.not.have.property("alike");
+      expect(withSlide(told, index, slideOf(told, index))).to.not.have.property("headlines");
+      expect(Piece.parse(slideOf(told, index))).to.not.have.property("headlines");
     }
   });
 

@@ -38,6 +38,19 @@ const words = fc
   .map((list) => list.join(" "));
 
 describe("setToFit", () => {
+  it("breaks into as many lines as its siblings have where it is as large in them", async () => {
+    const room = { width: 900, height: 600, min: 100, max: 100, mostLines: 6 };
+    for (const text of ["Still water, early 5", "Still water, early 9", "Abends am Wasser 17"]) {
+      const p = await paragraph(text);
+      const counts = [1, 2, 3].map((lines) => setToFit(p, { ...room, lines })?.lines.length);
+      expect(counts, text).to.deep.equal([1, 2, 3]);
+      // No size is given up for it, and where it cannot be it is set as it would be alone.
+      const large = { ...room, min: 8, max: 400 };
+      expect(setToFit(p, { ...large, lines: 1 })!.size).to.equal(setToFit(p, large)!.size);
+      expect(setToFit(p, { ...room, lines: 6 })).to.deep.equal(setToFit(p, room));
+    }
+  });
+
   it("fits, and no setting of as many lines that ends them as well could be clearly larger", async () => {
     const { typesetter } = await demoSources();
     const chain = typesetter.chain(brand.typefaces.headline, 600, "display");

@@ -41,6 +41,8 @@ export interface Fit {
   pad?: number;
   /** How much even lines and good endings are worth against size: 1 as usual, less where size is what counts. */
   care?: number;
+  /** How many its siblings have: taken where the text is as large as it may be in so many lines, and they are not far worse. */
+  lines?: number;
 }
 
 /** Sets at a fixed size. Undefined when a word is wider than the measure or the lines are too many. */
@@ -68,7 +70,11 @@ export function setToFit(paragraph: Paragraph, fit: Fit): SetText | undefined {
   let best = 0;
   for (const { worth } of guesses) best = Math.max(best, worth);
   const near = guesses.filter(({ worth }) => worth >= NEARLY_BEST * best);
-  return largest(paragraph, near, fit) ?? largest(paragraph, guesses, fit);
+  const found = largest(paragraph, near, fit) ?? largest(paragraph, guesses, fit);
+  if (found || fit.lines === undefined) return found;
+  // As many lines as its siblings have are a hair too wide.
+  const { lines: _, ...alone } = fit;
+  return setToFit(paragraph, alone);
 }
 
 /** A way to set a text in some number of lines, in em, as far as it can be told without shaping them. */
@@ -89,19 +95,28 @@ const SLACK = 1.15;
 /** What a setting loses by lines that end where nobody would pause. */
 const UNWELCOME_LOSS = 0.3;
 
-const worthIn = ({ care = 1 }: Fit, { quality }: Way): number =>
-  care === 1 ? quality : quality ** care;
+/** How much more a setting is worth that has as many lines as its siblings: evenness hardly decides between them then. By eye. */
+const AS_SIBLINGS = 1.6;
+
+const worthOf = (fit: Fit, { quality, lines }: Way, size: number): number =>
+  size * quality ** (fit.care ?? 1) * likeness(fit, lines.length, size);
+
+const likeness = ({ lines, max }: Fit, count: number, size: number): number =>
+  count === lines && size >= max ? AS_SIBLINGS : 1;
 
 interface Guess {
   way: Way;
   worth: number;
 }
 
-/** Numbers of lines in the order of how large the type could be at best; the search ends when none can win any more. */
+/** Numbers of lines in the order of what they could be worth at best; the search ends when none can win any more. */
 function guessesOf(paragraph: Paragraph, fit: Fit): Guess[] {
   const pads = 2 * (fit.pad ?? 0);
   const most = Math.min(fit.mostLines, paragraph.parts.length);
-  const bounds = Array.from({ length: most }, (_, i) => largestFor(paragraph, fit, i + 1, pads));
+  const bounds = Array.from({ length: most }, (_, i) => {
+    const size = largestFor(paragraph, fit, i + 1, pads);
+    return size * likeness(fit, i + 1, size);
+  });
   const order = bounds.map((_, i) => i).sort((a, b) => bounds[b]! - bounds[a]!);
   const guesses: Guess[] = [];
   let best = 0;
@@ -111,7 +126,7 @@ function guessesOf(paragraph: Paragraph, fit: Fit): Guess[] {
       if (way.lines.length > fit.mostLines) continue;
       const byHeight = fit.height / (way.height + pads);
       const size = Math.min(fit.max, fit.width / (way.width + pads), byHeight);
-      const worth = size * worthIn(fit, way);
+      const worth = worthOf(fit, way, size);
       best = Math.max(best, worth);
       guesses.push({ way, worth });
     }
@@ -181,7 +196,7 @@ function largest(paragraph: Paragraph, guesses: Guess[], fit: Fit): SetText | un
     const byWidth = fit.width / (block.width + pads);
     const size = Math.min(fit.max, byWidth, fit.height / (block.height + pads));
     if (size < fit.min) continue;
-    const worth = size * worthIn(fit, way);
+    const worth = worthOf(fit, way, size);
     if (worth > (best?.worth ?? 0) * 1.02) best = { block, size, worth };
   }
   return best && atSize(best.block, best.size, fit.width);

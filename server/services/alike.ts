@@ -58,8 +58,8 @@ export class Alike {
 
   /** A slide of one beside the others as the piece has them, so that what does not vary looks the same in all. */
   besideSame(variation: Variation, own: Piece, slide: number): Piece {
-    const { alike } = slideIn(this.familyOf(variation), slide);
-    return alike ? { ...own, alike } : own;
+    const { headlines } = slideIn(this.familyOf(variation), slide);
+    return headlines ? { ...own, headlines } : own;
   }
 
   private familyOf(variation: Variation): Family {

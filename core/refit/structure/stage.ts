@@ -233,7 +233,7 @@ export class Stage {
 
   /** Its headline is as large as others of a set. */
   get isOfSet(): boolean {
-    return this.parts.headline?.alike !== undefined;
+    return this.parts.headline?.headlines !== undefined;
   }
 
   /** Width over height of the part that can be used. */

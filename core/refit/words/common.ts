@@ -48,21 +48,21 @@ const STATEMENT = 1.6;
 /** No larger is the headline, so that it is as large as others of a set; whatever there is room for where there are none. */
 export function mostHeadline(stage: Stage): number {
   const { headline, cta } = stage.parts;
-  if (!headline?.alike) return Infinity;
-  const common = stage.once(headline.alike, [], () => commonSize(headline, stage));
+  if (!headline?.headlines) return Infinity;
+  const common = stage.once(headline.headlines, [], () => commonSize(headline, stage));
   return isAlone(stage.parts) || cta ? STATEMENT * common : common;
 }
 
 /** What nearly all of a set could have over some other words, in a room that is the same for all of them. */
 function commonSize(headline: TextNode, { placement, safe, floor }: Stage): number {
-  const { alike = [] } = headline;
+  const { headlines = [] } = headline;
   const { width, height } = intersect(keptArea(placement, "headline"), safe);
   const pad = platePad(headline);
   const fit = { width, height: ROOM * height, min: floor, mostLines: MOST_LINES, pad };
   let common = Infinity;
   for (let pass = 0; pass < PASSES; pass++) {
     const max = Math.min(common, height);
-    const sizes = alike.map((one) => ({ size: sizeIn(one, { ...fit, max }), count: 1 }));
+    const sizes = headlines.map((one) => ({ size: sizeIn(one, { ...fit, max }), count: 1 }));
     const next = nearlyAll(sizes, 0);
     if (next === undefined || next >= SAME_SIZE * common) break;
     common = next;

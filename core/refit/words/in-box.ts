@@ -68,13 +68,13 @@ function placeText(stage: Stage, node: TextNode, target: Box, scale: number): Pl
 
 /** A size that was chosen is kept while the words fit their box; running text is then broken as its measure asks. */
 function setInBox(stage: Stage, node: TextNode, room: Box, wanted: number): SetText | undefined {
-  const { paragraph } = node;
+  const { paragraph, lines } = node;
   const display = isDisplay(node);
   const { width } = room;
   const height = room.height + (display ? TOLERANCE : 0.35 * wanted);
   const fit = { width, height, max: wanted, mostLines: 12 };
   const asSized = display
-    ? setToFit(paragraph, { ...fit, min: wanted - TINY })
+    ? setToFit(paragraph, { ...fit, min: wanted - TINY, ...(lines ? { lines } : {}) })
     : setInColumns(paragraph, wanted, width, node.columns);
   const byHand = isLead(stage) || node.place !== undefined;
   // What a person set below the floor is kept and preflight says so; elsewhere it is laid out anew.

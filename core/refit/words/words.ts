@@ -59,9 +59,9 @@ const MOST_PROSE_LINES = 16;
 /** What is left of the care for even lines where size is what counts. By eye. */
 const BOLD = 0.4;
 
-function mostLinesOf({ text, alike, paragraph }: TextNode): number {
+function mostLinesOf({ text, headlines, paragraph }: TextNode): number {
   if (isProse(text)) return MOST_PROSE_LINES;
-  return alike ? Math.min(MOST_HEADLINE_LINES, linesOf(paragraph)) : MOST_HEADLINE_LINES;
+  return headlines ? Math.min(MOST_HEADLINE_LINES, linesOf(paragraph)) : MOST_HEADLINE_LINES;
 }
 
 /** What stands over the headline, and the headline as large as the room allows. */
