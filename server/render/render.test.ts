@@ -165,8 +165,8 @@ describe("a large picture", () => {
     const studio = new Studio(new WithShipped(fontFolder, new FolderFiles([demoFolder])));
     const { scene } = await studio.make(piece, brand, placementById("ad-leaderboard"));
     // 728 × 90 at 15 times its size is more than is painted at once.
-    const large = await studio.paint(scene, 15);
-    const small = await studio.paint(scene, 3);
+    const large = await studio.painter.paint(scene, 15);
+    const small = await studio.painter.paint(scene, 3);
     expect(isLarge(large.width, large.height)).to.equal(true);
     const raw = ({ width, height, channels }: typeof large) => ({
       raw: { width, height, channels },

@@ -60,12 +60,12 @@ async function meets(
   edges = EXACT,
 ): Promise<void> {
   const first = scenes[0]!;
-  const all = await studio.paint({ ...first, width: SLIDES * first.width, items }, scale);
+  const all = await studio.painter.paint({ ...first, width: SLIDES * first.width, items }, scale);
   const wide = all.width * COLOURS;
   let [differing, furthest] = [0, 0];
   const rows = share < 1 ? Math.floor(share * all.height) - 1 : all.height;
   for (const [index, scene] of scenes.entries()) {
-    const own = await studio.paint(scene, scale);
+    const own = await studio.painter.paint(scene, scale);
     expect(own.width * SLIDES).to.equal(all.width);
     const across = own.width * COLOURS;
     for (let row = 0; row < rows; row++) {

@@ -21,6 +21,7 @@ import { encodeWithin, isLossy } from "./encode";
 import { stepBack } from "./priority";
 import { recoverOutput } from "./recover";
 import { logoPixels, pngOf, samplePixels, smallPixels } from "./rendition";
+import { pdfOf, sideBySide } from "./pages";
 import { Studio } from "./studio";
 import type {
   CompareTask,
@@ -66,7 +67,7 @@ async function renderTask(task: RenderTask): Promise<RenderResult> {
   const usual = await studio.encode(scene, format, scale);
   const { image, ...encoded } =
     most !== undefined && usual.length > most && isLossy(format)
-      ? await encodeWithin(await studio.paint(scene, scale), format, most)
+      ? await encodeWithin(await studio.painter.paint(scene, scale), format, most)
       : { image: usual };
   await writeWhole(task.path, image);
   collectMade(scene.width * scene.height * scale ** 2 * BYTES_A_PIXEL);
@@ -118,7 +119,7 @@ async function sheetTask(brand: Brand): Promise<Uint8Array> {
   const scenes: Scene[] = [];
   for (const { piece, placement } of brandSheet(brand))
     scenes.push((await studio.make(piece, sameBrand(brand), placement)).scene);
-  return studio.pdf(brand.name, scenes);
+  return pdfOf(studio.painter, brand.name, scenes);
 }
 
 /** All sizes of a piece on one page. */
@@ -147,7 +148,9 @@ async function slidesTask({
   const scenes: Scene[] = [];
   for (const slide of slides)
     scenes.push((await studio.make(slide, sameBrand(brand), placement)).scene);
-  return format === "pdf" ? studio.pdf(title, scenes) : studio.sideBySide(scenes);
+  return format === "pdf"
+    ? pdfOf(studio.painter, title, scenes)
+    : sideBySide(studio.painter, scenes);
 }
 
 /** The best layouts of one size. */

@@ -27,13 +27,13 @@ const INKED = 24;
 const CORE = 0.8;
 
 export async function seen(studio: Studio, scene: Scene, scale: number): Promise<Seen> {
-  const { data, width, height } = await studio.paint(scene, scale);
+  const { data, width, height } = await studio.painter.paint(scene, scale);
   const whole = Buffer.from(data);
   const nodes = new Set(scene.items.flatMap(({ kind, node }) => (kind === "glyphs" ? [node] : [])));
   const words: SeenWords[] = [];
   for (const node of nodes) {
     const items = scene.items.filter((item) => item.kind !== "glyphs" || item.node !== node);
-    const without = await studio.paint({ ...scene, items }, scale);
+    const without = await studio.painter.paint({ ...scene, items }, scale);
     words.push({ node, ...between(whole, without.data, width, height) });
   }
   return { width, height, words };

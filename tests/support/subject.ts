@@ -58,10 +58,10 @@ export async function seenSubject(
 ): Promise<SeenSubject | undefined> {
   const pictures = scenePictures(scene).filter(({ file }) => marked.includes(file));
   if (pictures.length === 0) return undefined;
-  const bare = cellsIn((await studio.paint({ ...scene, items: pictures }, scale)).data);
+  const bare = cellsIn((await studio.painter.paint({ ...scene, items: pictures }, scale)).data);
   const pictured = new Set(pictures.map(({ node }) => node));
   const items = scene.items.filter(({ kind, node }) => kind !== "path" || !pictured.has(node));
-  const whole = cellsIn((await studio.paint({ ...scene, items }, scale)).data);
+  const whole = cellsIn((await studio.painter.paint({ ...scene, items }, scale)).data);
   const largest = Math.max(...bare);
   const shown = bare.filter((count) => count > largest / 2).length;
   return {

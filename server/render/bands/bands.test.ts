@@ -117,7 +117,7 @@ describe("a picture made in bands", () => {
       for (const [placement, scale] of SIZES)
         for (const [at, one] of siblings(piece).entries()) {
           const { scene } = await studio.make(one, brand, placementById(placement));
-          const { data } = await studio.paint(scene, scale);
+          const { data } = await studio.painter.paint(scene, scale);
           const image = await decoded(await studio.encode(scene, "png", scale));
           expect(image.equals(data), `${placement}, sibling ${at}`).to.equal(true);
         }
