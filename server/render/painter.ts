@@ -93,12 +93,10 @@ export class Painter {
     const materials = await this.materials(scene, scale);
     // From here to the return nothing waits: the canvas is shared with the next task.
     const context = this.canvas(width, height).getContext("2d");
-    context.save();
     context.beginPath();
     context.rect(0, top, width, bottom - top);
     context.clip();
     paint<Path2D, Canvas>(context as never, scene, materials, scale);
-    context.restore();
     return withoutAlpha(context.getImageData(0, top, width, bottom - top).data);
   }
 
@@ -111,11 +109,15 @@ export class Painter {
     await giveBack();
   }
 
-  /** Batches paint one size after another, so the last canvas usually fits; a new one is slow to make. */
+  /**
+   * Batches paint one size after another, so the last canvas usually fits. Given a height it has new pixels: those that were
+   * read of it are kept until they are collected, and would be copied before anything is painted over them.
+   */
   private canvas(width: number, height: number): Canvas {
     const last = this.lastCanvas;
-    if (last?.width === width && last.height === height) return last;
-    return (this.lastCanvas = createCanvas(width, height));
+    if (last?.width !== width) return (this.lastCanvas = createCanvas(width, height));
+    last.height = height;
+    return last;
   }
 
   private async bitmap(item: PictureItem, scale: number): Promise<Bitmap<Canvas>> {
