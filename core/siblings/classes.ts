@@ -8,7 +8,7 @@ type Message = Piece["message"];
 /** A set has at most so many layouts on one placement, for words of different lengths. */
 export const MOST_CLASSES = 3;
 /** Words of a class are at least so long as a share of its longest. By eye: then they take about as many lines. */
-const SHORTEST = 0.5;
+const SHORTEST = 0.55;
 /** Few long words do not make many short ones small: words are on the mean at least so long, as a share of the longest of their class. */
 const MEAN = 0.7;
 
