@@ -18,8 +18,8 @@ const wide = /\p{Script=Han}|\p{Script=Hiragana}|\p{Script=Katakana}|\p{Script=H
 const lettersIn = (text: string): number =>
   [...plainText(text)].reduce((sum, letter) => sum + (wide.test(letter) ? 2 : 1), 0);
 
-/** Words that differ by a number are as long, or they would look like different designs. */
-const evenNumbers = (text: string): string => text.replace(/\p{Nd}+/gu, "00");
+/** Words that differ by a number, whatever its thousands and decimals, are as long, or they would look like different designs. */
+const evenNumbers = (text: string): string => text.replace(/\p{Nd}+(?:[.,]\p{Nd}+)*/gu, "00");
 
 /** How much room a message asks for: the letters of what it rules by, or of all where it rules by nothing. */
 export function lengthOf(message: Message): number {

@@ -182,7 +182,7 @@ describe("variations that are laid out alike", () => {
   });
 
   it("are of one class where they differ by a number", () => {
-    const messages = [3, 10, 1200].flatMap((n) =>
+    const messages = ["3", "10", "1,200.50"].flatMap((n) =>
       ["Boats at rest", "Low tide, no hurry", "What the tide leaves behind", "Tea"].map(
         (words) => ({
           headline: { text: `${words} ${n}` },
@@ -195,7 +195,7 @@ describe("variations that are laid out alike", () => {
     expect(taken.slice(0, 4)).to.deep.equal(taken.slice(4, 8)).and.to.deep.equal(taken.slice(8));
     // The composition has room for the longest of them.
     expect(classes[0]!.longest).to.deep.equal({
-      headline: { text: "What the tide leaves behind 1200" },
+      headline: { text: "What the tide leaves behind 1,200.50" },
     });
   });
 

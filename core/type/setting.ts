@@ -70,11 +70,7 @@ export function setToFit(paragraph: Paragraph, fit: Fit): SetText | undefined {
   let best = 0;
   for (const { worth } of guesses) best = Math.max(best, worth);
   const near = guesses.filter(({ worth }) => worth >= NEARLY_BEST * best);
-  const found = largest(paragraph, near, fit) ?? largest(paragraph, guesses, fit);
-  if (found || fit.lines === undefined) return found;
-  // As many lines as its siblings have are a hair too wide.
-  const { lines: _, ...alone } = fit;
-  return setToFit(paragraph, alone);
+  return largest(paragraph, near, fit) ?? largest(paragraph, guesses, fit);
 }
 
 /** A way to set a text in some number of lines, in em, as far as it can be told without shaping them. */
@@ -98,25 +94,25 @@ const UNWELCOME_LOSS = 0.3;
 /** How much more a setting is worth that has as many lines as its siblings: evenness hardly decides between them then. By eye. */
 const AS_SIBLINGS = 1.6;
 
-const worthOf = (fit: Fit, { quality, lines }: Way, size: number): number =>
-  size * quality ** (fit.care ?? 1) * likeness(fit, lines.length, size);
+const worthIn = ({ care = 1 }: Fit, { quality }: Way): number =>
+  care === 1 ? quality : quality ** care;
 
-const likeness = ({ lines, max }: Fit, count: number, size: number): number =>
-  count === lines && size >= max ? AS_SIBLINGS : 1;
+const worthOf = (fit: Fit, way: Way, size: number): number =>
+  size * worthIn(fit, way) * (way.lines.length === fit.lines && size >= fit.max ? AS_SIBLINGS : 1);
 
 interface Guess {
   way: Way;
   worth: number;
 }
 
-/** Numbers of lines in the order of what they could be worth at best; the search ends when none can win any more. */
+/**
+ * Numbers of lines in the order of how large the type could be at best; the search ends when none can win any more. What
+ * siblings have counts afterwards: their number of lines may turn out a hair too wide.
+ */
 function guessesOf(paragraph: Paragraph, fit: Fit): Guess[] {
   const pads = 2 * (fit.pad ?? 0);
   const most = Math.min(fit.mostLines, paragraph.parts.length);
-  const bounds = Array.from({ length: most }, (_, i) => {
-    const size = largestFor(paragraph, fit, i + 1, pads);
-    return size * likeness(fit, i + 1, size);
-  });
+  const bounds = Array.from({ length: most }, (_, i) => largestFor(paragraph, fit, i + 1, pads));
   const order = bounds.map((_, i) => i).sort((a, b) => bounds[b]! - bounds[a]!);
   const guesses: Guess[] = [];
   let best = 0;
@@ -126,9 +122,8 @@ function guessesOf(paragraph: Paragraph, fit: Fit): Guess[] {
       if (way.lines.length > fit.mostLines) continue;
       const byHeight = fit.height / (way.height + pads);
       const size = Math.min(fit.max, fit.width / (way.width + pads), byHeight);
-      const worth = worthOf(fit, way, size);
-      best = Math.max(best, worth);
-      guesses.push({ way, worth });
+      best = Math.max(best, size * worthIn(fit, way));
+      guesses.push({ way, worth: worthOf(fit, way, size) });
     }
   }
   return guesses.sort((one, other) => one.way.lines.length - other.way.lines.length);

@@ -3,7 +3,7 @@ import { collect } from "./v8";
 
 /** Bytes of pixels after which what is new is gone through. */
 const SOON = 24 * 1024 * 1024;
-/** All that is let go of is collected where the program is as large as this, and so much larger than at its least since the last time; in bytes. */
+/** All that is let go of is collected where the program has so many bytes, and so many more than at its least since. */
 const LARGE = 500 * 1024 * 1024;
 const MORE = 150 * 1024 * 1024;
 

@@ -3,6 +3,7 @@ import sharp from "sharp";
 import { box, scaleBox, type Box } from "../../core/geometry";
 import { paint, type Materials } from "../../core/paint";
 import type { Scene } from "../../core/scene";
+import { encodePixels } from "./encode";
 import type { Painter } from "./painter";
 
 /** A page of a document in points, of which a sheet's pixels make two thirds. */
@@ -69,10 +70,8 @@ export async function sheetOf(
   const [width, height] = [page.width, page.height].map((side) => Math.round(side * SHARP_SHEET));
   const canvas = createCanvas(width!, height!);
   await paintSheet(painter, canvas.getContext("2d") as never, sheet, SHARP_SHEET);
-  return sharp(canvas.data(), { raw: { width: width!, height: height!, channels: 4 } })
-    .removeAlpha()
-    .png({ compressionLevel: 6 })
-    .toBuffer();
+  const pixels = { data: canvas.data(), width: width!, height: height!, channels: 4 } as const;
+  return encodePixels(pixels, "png");
 }
 
 type Context = Parameters<typeof paint<Path2D, Canvas>>[0];

@@ -22,7 +22,7 @@ interface Painted extends Pixels {
 }
 
 /** Pixels of a picture as a scene shows it, and where they are painted, in output pixels. */
-export interface Shown extends Pick<Developing, "at"> {
+interface Shown extends Pick<Developing, "at"> {
   raster: Raster;
 }
 
