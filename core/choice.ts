@@ -80,7 +80,7 @@ export const breaksRule = (layout: Layout): boolean =>
 const WIDEST_MARGIN = 0.2;
 
 /** The placement with the brand's own, wider margins. */
-function withHouseMargin(placement: Placement, { defaults }: Brand): Placement {
+export function withHouseMargin(placement: Placement, { defaults }: Brand): Placement {
   if (defaults.marginScale === 1) return placement;
   const most = WIDEST_MARGIN * Math.min(placement.width, placement.height);
   const wider = Math.min(placement.margin * defaults.marginScale, most);

@@ -1,10 +1,12 @@
 import type { Brand } from "./brand";
 import { isLocal, layoutKey, sameLayout, type LayoutId, type Piece } from "./piece";
 import type { Placement } from "./placements";
-import { breaksRule, choose, isAsArranged, isNothing, NOTHING_DECIDED } from "./choice";
-import { inSuitedFrames, recomposed, type CostTerms, type Layout } from "./refit";
+import { breaksRule, choose, isNothing } from "./choice";
+import { layOutLead, type FittedLead } from "./lay-out";
+import { recomposed, type Layout } from "./refit";
 import { resolve, type ResolvedPiece, type Sources } from "./resolve";
 import { compose, type Scene } from "./scene";
+import { layoutInSet, standsInSet } from "./siblings";
 import { shownAt } from "./strip";
 
 export interface Made {
@@ -22,7 +24,8 @@ export function makeScene(
   placement: Placement,
   sources: Sources,
 ): Made {
-  return finishScene(resolved(piece, brand, placement, sources), placement);
+  const alone = () => resolved(piece, brand, placement, sources);
+  return finished(standing(piece, brand, placement, sources, alone));
 }
 
 /** As `makeScene` for many placements; what they share is looked up once. */
@@ -35,11 +38,14 @@ export function makeScenes(
   const shared = new Map<Piece, ResolvedPiece>();
   const local = new Set(piece.sizes.filter(isLocal).map((size) => size.placement));
   return placements.map((placement) => {
-    const shown = shownAt(piece, placement);
-    const known = local.has(placement.id) ? undefined : shared.get(shown);
-    const found = known ?? resolved(piece, brand, placement, sources);
-    if (!local.has(placement.id)) shared.set(shown, found);
-    return finishScene(found, placement);
+    const alone = (): ResolvedPiece => {
+      const shown = shownAt(piece, placement);
+      const known = local.has(placement.id) ? undefined : shared.get(shown);
+      const found = known ?? resolved(piece, brand, placement, sources);
+      if (!local.has(placement.id)) shared.set(shown, found);
+      return found;
+    };
+    return finished(standing(piece, brand, placement, sources, alone));
   });
 }
 
@@ -78,42 +84,40 @@ export function withLead(
   sources: Sources,
 ): Piece {
   const { layout } = makeScene(piece, brand, placement, sources);
-  return recomposed(layout.resolved.piece, layout);
+  const { lines: _lines, ...led } = recomposed(layout.resolved.piece, layout);
+  const { siblings } = piece;
+  return siblings ? { ...led, siblings: { ...siblings, composed: true } } : led;
 }
 
 /** A piece whose lead is fitted to its words, with what is painted of it. */
-export interface Fitted extends Made {
-  piece: Piece;
-  /** What its lead cost when it was laid out; nothing where it stands as it was composed. */
-  cost: CostTerms;
-}
+export interface Fitted extends FittedLead, Made {}
 
-/**
- * Fits a piece that was made from a template, whose lead was composed for other words: where these break a rule there,
- * the lead is laid out anew for them; pictures go to the frames that suit them.
- */
-export function fitLead(
-  given: Piece,
-  brand: Brand,
-  placement: Placement,
-  sources: Sources,
-): Fitted {
-  const piece = inSuitedFrames(resolve(given, brand, placement.id, sources));
-  const asComposed = resolve(piece, brand, placement.id, sources);
-  const layout = choose(asComposed, placement, { decided: NOTHING_DECIDED });
-  if (isAsArranged(layout)) return { piece, layout, scene: compose(layout), cost: layout.cost };
-  const fitted = recomposed(asComposed.piece, layout);
-  return { piece: fitted, cost: layout.cost, ...makeScene(fitted, brand, placement, sources) };
+/** Fits a piece that was made from a template; see `layOutLead`. */
+export function fitLead(...about: Parameters<typeof layOutLead>): Fitted {
+  const fitted = layOutLead(...about);
+  return { ...fitted, scene: compose(fitted.layout) };
 }
 
 /** The piece alone, with its lead fitted. */
-export const fittedPiece = (...about: Parameters<typeof fitLead>): Piece => fitLead(...about).piece;
+export const fittedPiece = (...about: Parameters<typeof layOutLead>): Piece =>
+  layOutLead(...about).piece;
 
 /** A piece as the placement shows it, looked up. */
 const resolved = (piece: Piece, brand: Brand, placement: Placement, sources: Sources) =>
   resolve(shownAt(piece, placement), brand, placement.id, sources);
 
-function finishScene(piece: ResolvedPiece, placement: Placement): Made {
-  const layout = choose(piece, placement);
-  return { layout, scene: compose(layout) };
+/** As the piece's set stands where it is in one and can; else by itself. */
+function standing(
+  piece: Piece,
+  brand: Brand,
+  placement: Placement,
+  sources: Sources,
+  alone: () => ResolvedPiece,
+): Layout {
+  if (!standsInSet(piece, placement)) return choose(alone(), placement);
+  return (
+    layoutInSet(piece, brand, placement, sources) ?? { ...choose(alone(), placement), set: "apart" }
+  );
 }
+
+const finished = (layout: Layout): Made => ({ layout, scene: compose(layout) });

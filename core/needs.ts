@@ -1,6 +1,6 @@
 import { brandFonts, brandPictures, type Brand } from "./brand";
 import type { FileId } from "./files";
-import { isText, messagePictures, type Piece } from "./piece";
+import { isText, messagePictures, siblingPictures, type Piece } from "./piece";
 import { fallbackFonts, shelfTypeface } from "./shelf";
 import { plainText } from "./text";
 import { type Typesetter } from "./type";
@@ -15,11 +15,14 @@ function namedFonts(piece: Piece, brand: Brand): FileId[] {
   return [...brandFonts(brand), ...families.flatMap(({ faces }) => faces.map(({ file }) => file))];
 }
 
-function wordsOf(piece: Piece, brand: Brand): string {
-  const fillings = Object.values(piece.message).filter(isText);
+function wordsOf({ message, siblings }: Piece, brand: Brand): string {
+  const said = [message, ...(siblings ? [siblings.longest, ...siblings.tried.map(messageOf)] : [])];
+  const fillings = said.flatMap((one) => Object.values(one).filter(isText));
   const words = fillings.map(({ text }) => plainText(text));
   return [...words, brand.name, brand.voice.handle, brand.voice.site].join("\n");
 }
+
+const messageOf = ({ message }: Pick<Piece, "message">): Piece["message"] => message;
 
 /** The language of a piece that says none. */
 const USUAL_LANGUAGE = "en";
@@ -53,7 +56,7 @@ export async function loadType(
 export function piecePictures(piece: Piece, { logos, portrait }: Brand): FileId[] {
   const isSigned = piece.arrangement.some(({ role }) => role === "portrait");
   const own = brandPictures({ logos, ...(isSigned ? { portrait } : {}) });
-  return [...new Set([...own, ...messagePictures(piece.message)])];
+  return [...new Set([...own, ...messagePictures(piece.message), ...siblingPictures(piece)])];
 }
 
 /** Whether any node is an icon, so that the icon set is needed. */

@@ -49,6 +49,8 @@ export const ListedPiece = z.object({
   brand: Id,
   lead: Id,
   origin: Origin.optional(),
+  /** What the pieces with which it is laid out as a set have in common. */
+  set: Id.optional(),
   sizes: z.array(Size.pick({ placement: true, own: true })),
   pictures: z.array(FileId),
   revision: z.number().int(),

@@ -31,9 +31,13 @@ export interface Dressing {
   templates: readonly Template[];
 }
 
-/** The piece with the variation's words, pictures and looks in place of its own; not yet with what was changed by hand. */
-export function applyVariation(piece: Piece, variation: Variation, dressing: Dressing): Piece {
+/**
+ * The piece with the variation's words, pictures and looks in place of its own; not yet with what was changed by hand.
+ * Variations are a set of their own.
+ */
+export function applyVariation(given: Piece, variation: Variation, dressing: Dressing): Piece {
   const { message: changed, spread, language } = variation;
+  const { siblings: _siblings, ...piece } = given;
   const fillings: Record<string, Filling> = {};
   for (const [slot, value] of Object.entries(changed)) {
     const own = fillingAt(piece, slot);

@@ -18,6 +18,7 @@ export const PIECE_FIELDS = [
   "fine",
   "running",
   "across",
+  "siblings",
 ] as const;
 
 const { id: _id, style: _style, ...node } = Node.shape;

@@ -10,7 +10,7 @@ export const Change = z.object({ at: Address, to: z.json(), was: z.json() });
 export type Change = z.infer<typeof Change>;
 
 /** What an edit was for, where its changes alone do not say it. */
-export const EditName = z.enum(["arrangement", "brand", "lead", "mend", "give-back"]);
+export const EditName = z.enum(["arrangement", "brand", "lead", "mend", "give-back", "set"]);
 export type EditName = z.infer<typeof EditName>;
 
 /** A step of a piece's history: changes that are made and taken back together. */

@@ -16,3 +16,4 @@ export * from "./on-brand";
 export * from "./crate";
 export * from "./copy";
 export * from "./sizes";
+export * from "./siblings";

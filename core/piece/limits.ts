@@ -5,4 +5,5 @@ export const LIMITS = {
   nodes: 200,
   sizes: 60,
   slides: 40,
+  tried: 24,
 } as const;

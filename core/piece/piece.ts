@@ -6,6 +6,7 @@ import { Filling, isPicture, SlotName } from "./filling";
 import { LayoutId } from "./layout-id";
 import { LIMITS } from "./limits";
 import { Node } from "./node";
+import { Siblings } from "./siblings";
 import { Frame, Size } from "./size";
 import { Across, Fine, Running, Slide } from "./slides";
 
@@ -49,6 +50,7 @@ const PieceBody = z.object({
   running: z.array(Running).max(10).optional(),
   across: z.array(Across).max(20).optional(),
   without: Without.optional(),
+  siblings: Siblings.optional(),
   /** Of the first slide, as everything here is. */
   fine: Fine.optional(),
 });
@@ -130,24 +132,38 @@ function leadsBack(node: Node, byId: Map<string, Node>): boolean {
 
 /** The piece with what was found in its pictures, where a person said nothing else of them. */
 export function withFound(piece: Piece, found: ReadonlyMap<FileId, Area[]>): Piece {
-  const message = Object.entries(piece.message).map(([slot, filling]) => {
-    const areas = isPicture(filling) && !filling.areas ? found.get(filling.picture) : undefined;
-    return [slot, areas ? { ...filling, areas } : filling] as const;
-  });
-  return { ...piece, message: Object.fromEntries(message) as Piece["message"] };
+  const seen = (message: Piece["message"]): Piece["message"] =>
+    Object.fromEntries(
+      Object.entries(message).map(([slot, filling]) => {
+        const areas = isPicture(filling) && !filling.areas ? found.get(filling.picture) : undefined;
+        return [slot, areas ? { ...filling, areas } : filling];
+      }),
+    );
+  const { siblings } = piece;
+  return {
+    ...piece,
+    message: seen(piece.message),
+    ...(siblings ? { siblings: { ...siblings, longest: seen(siblings.longest) } } : {}),
+  };
 }
 
 /** The picture files that a message uses. */
 export const messagePictures = (message: Piece["message"]): FileId[] =>
   Object.values(message).flatMap((filling) => (isPicture(filling) ? [filling.picture] : []));
 
-/** Every picture that a piece shows, on all its slides and across their folds. */
+/** The pictures with which the set of a piece was laid out. */
+export const siblingPictures = ({ siblings }: Pick<Piece, "siblings">): FileId[] =>
+  siblings ? messagePictures(siblings.longest) : [];
+
+/** Every picture that a piece shows, on all its slides and across their folds, or is laid out by. */
 export const piecePictureIds = ({
   message,
   slides = [],
   across = [],
-}: Pick<Piece, "message" | "slides" | "across">): FileId[] => [
+  siblings,
+}: Pick<Piece, "message" | "slides" | "across" | "siblings">): FileId[] => [
   ...messagePictures(message),
+  ...(siblings ? messagePictures(siblings.longest) : []),
   ...slides.flatMap((slide) => messagePictures(slide.message)),
   ...across.flatMap(({ picture }) => picture ?? []),
 ];

@@ -50,6 +50,7 @@ function everything(layout: Layout): Finding[] {
     ...checkAlignment(layout),
     ...checkLeftOut(layout),
     ...checkPicked(layout),
+    ...(layout.set === "apart" ? [{ code: "apart", level: "note" } as const] : []),
     ...layout.resolved.raw.map((raw) => checkRaw(layout, raw)),
   ];
 }

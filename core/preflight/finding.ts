@@ -32,6 +32,7 @@ const codes = [
   "file-missing",
   "no-area",
   "layout-gone",
+  "apart",
   "nothing-fits",
 ] as const;
 

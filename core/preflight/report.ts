@@ -43,6 +43,8 @@ export interface LayoutReport {
   safe: Box;
   floor: number;
   layout: LayoutId;
+  /** Of a piece of a set: it stands as the set does, or apart from it. */
+  set?: "stands" | "apart";
   nodes: NodeReport[];
   /** Where the faces and things stand that its pictures show; of a picture of which nothing is known, all of it. */
   focus: Box[];
@@ -58,6 +60,7 @@ export function reportOf(layout: Layout): LayoutReport {
   const { placement } = layout;
   return {
     placement: placement.id,
+    ...(layout.set ? { set: layout.set } : {}),
     width: placement.width,
     height: placement.height,
     safe: roundBox(layout.safe),

@@ -89,4 +89,6 @@ export interface Layout {
   leftOut: LeftOut[];
   layoutId: LayoutId;
   cost: CostTerms;
+  /** Of a piece of a set: it stands as the set does, or apart from it, where it has no room. */
+  set?: "stands" | "apart";
 }

@@ -1,9 +1,13 @@
 import { expect } from "chai";
 import { cases } from "../../tests/support/arrangements";
 import { caseSources } from "../../tests/support/case-sources";
-import { makeScene, withLead } from "../engine";
+import { demoBrand, demoSources } from "../../tests/support/demo";
+import { fittedPiece, makeScene, withLead } from "../engine";
 import type { Piece } from "../piece";
-import { placementById } from "../placements";
+import { placementById, safeArea } from "../placements";
+import { check } from "../preflight";
+import { shippedTemplates } from "../shipped";
+import { pieceOf } from "../templates";
 import type { Placed } from "./layout";
 
 const TARGETS = ["story", "community-link", "photo-feed-square", "ad-medium-rectangle"];
@@ -34,6 +38,29 @@ describe("another lead size", () => {
         expect(after.placed, `${piece.id} ${id}`).to.have.lengthOf(layout.placed.length);
       }
     }
+  });
+});
+
+describe("words that fill the box that others were composed in", () => {
+  it("do not leave the safe area", async () => {
+    const sources = await demoSources();
+    const brand = demoBrand("saltlight");
+    const template = shippedTemplates.find(({ id }) => id === "sunrise")!;
+    const words = { headline: "Winterfeste Räder", support: "Jede Inspektion bis 31. Januar" };
+    const made = pieceOf(template, brand, { id: "a", title: "A", words, pictures: [] });
+    const lead = placementById(made.lead);
+    const piece = fittedPiece(made, brand, lead, sources);
+    const { width } = safeArea(lead);
+    const filled = ["Räder winterfest, ab 39 €", "Kette und Ritzel ab 1.249,50 €"].filter(
+      (text) => {
+        const message = { ...piece.message, headline: { text } };
+        const { layout } = makeScene({ ...piece, message }, brand, lead, sources);
+        expect(check(layout).map(({ code }) => code)).not.to.include("outside-safe-area");
+        const headline = layout.placed.find(({ node }) => node.slot === "headline")!;
+        return headline.text!.ink.width > width - 0.1;
+      },
+    );
+    expect(filled).not.to.deep.equal([]);
   });
 });
 

@@ -1,4 +1,4 @@
-import { contains, inset, scaleBox, type Box } from "../geometry";
+import { contains, inset, scaleBox, TOLERANCE, type Box } from "../geometry";
 import type { Node, Piece, Style } from "../piece";
 import { platePad } from "./words/block";
 import type { Layout, Placed } from "./layout";
@@ -64,8 +64,8 @@ function standing(node: Node, item: Placed, { placed, resolved, leadScale }: Lay
   };
 }
 
-/** A hair more than the ink, for what is lost in counting. */
-const HAIR = 0.5;
+/** A hair more than the ink, for what is lost in counting; words that fill it do not leave the safe area by what is forgiven. */
+const HAIR = 0.8 * TOLERANCE;
 
 /**
  * The box in which a node, put there by hand, comes out as the layout has it. Running text gets the measure that it was set in,

@@ -1,6 +1,6 @@
 import { groups, rollup } from "d3-array";
 import { RULING_SLOTS } from "../message";
-import { isText, type Piece } from "../piece";
+import { isText, type Piece, type Siblings } from "../piece";
 import { plainText } from "../text";
 
 type Message = Piece["message"];
@@ -32,20 +32,16 @@ export function lengthOf(message: Message): number {
 }
 
 /** Messages that are laid out alike. */
-export interface Class {
+export interface Class extends Alike {
   /** The longest of them, by `lengthOf`. */
   most: number;
-  /** The most that any of them says in each slot. */
-  longest: Message;
-  /** Some of them to try, those with the hardest words and those that stand for many. */
-  tried: Tried[];
 }
 
+/** The most that any of them says in each slot, and some to try: those with the hardest words and those that stand for many. */
+export type Alike = Pick<Siblings, "longest" | "tried">;
+
 /** A message, and how many have words of the same lengths. */
-export interface Tried {
-  message: Message;
-  count: number;
-}
+type Tried = Siblings["tried"][number];
 
 /** Of each kind: with the most letters, with the longest words, with words of the most usual lengths. */
 const TRIED = 8;

@@ -1,18 +1,22 @@
 import { greatest, rollup, sum } from "d3-array";
 import type { Brand } from "../brand";
-import { fitLead, makeScene } from "../engine";
+import { withHouseMargin } from "../choice";
 import { bottom, box, inset, intersect, right, type Box } from "../geometry";
-import type { Node, Piece } from "../piece";
+import { layOut, layOutLead } from "../lay-out";
+import type { LayoutId, Node, Piece } from "../piece";
 import { cssPerPixel, keptArea, type Placement } from "../placements";
 import { check } from "../preflight";
 import { nearlyAll, recomposed, refit, type Layout, type Placed, type SizeOfSome } from "../refit";
 import { EASY_TEXT } from "../rules";
 import { resolve, type Sources } from "../resolve";
-import type { Class } from "./classes";
+import type { Alike } from "./classes";
 import { closedUp } from "./close-up";
 
 /** How siblings stand on one placement: a piece that was composed for the longest words, in which each takes its own. */
-export type Composition = Piece;
+export interface Composition extends Piece {
+  /** As what the longest words are laid out. */
+  layoutId: LayoutId;
+}
 
 /** What is lost of the size that nearly all can have, so that all have the same. */
 const SPARE = 0.985;
@@ -24,16 +28,18 @@ const PASSES = 3;
 /** The piece in the layout of its class: the longest words as the refit lays them out, each text in all the room that it has. */
 export function compose(
   piece: Piece,
-  { longest, tried }: Class,
+  { longest, tried }: Alike,
   brand: Brand,
   placement: Placement,
   sources: Sources,
 ): Composition {
   const longestPiece: Piece = { ...piece, message: { ...piece.message, ...longest } };
   // The lead stands as it was composed, as long as the longest words have their room there.
-  const make = placement.id === piece.lead ? fitLead : makeScene;
-  const { layout } = make(longestPiece, brand, placement, sources);
-  const layoutsIn = (composition: Composition): Found[] =>
+  const layout =
+    placement.id === piece.lead
+      ? layOutLead(longestPiece, brand, placement, sources).layout
+      : layOut(longestPiece, brand, placement, sources);
+  const layoutsIn = (composition: Piece): Found[] =>
     tried.flatMap(({ message, count }) => {
       const own = placedAlike({ ...piece, message }, composition, brand, placement, sources);
       return own ? [{ layout: own, count }] : [];
@@ -48,7 +54,7 @@ export function compose(
     shared = common;
     found = layoutsIn(shared);
   }
-  return { ...shared, lines: linesOf(found) };
+  return { ...shared, lines: linesOf(found), layoutId: layout.layoutId };
 }
 
 /** On how many lines most have each text. */
@@ -78,7 +84,7 @@ interface Found {
 /** The layout of a piece in the composition of its siblings; undefined where it cannot stand there as they do. */
 export function layoutAlike(
   piece: Piece,
-  composition: Composition,
+  composition: Piece,
   brand: Brand,
   placement: Placement,
   sources: Sources,
@@ -92,7 +98,7 @@ const breaksRule = (layout: Layout): boolean =>
 
 function placedAlike(
   piece: Piece,
-  composition: Composition,
+  composition: Piece,
   brand: Brand,
   placement: Placement,
   sources: Sources,
@@ -107,7 +113,9 @@ function placedAlike(
     ...(lines ? { lines } : {}),
   };
   const resolved = resolve(own, brand, placement.id, sources);
-  const layout = refit(resolved, placement, { only: ({ kind }) => kind === "as-arranged" });
+  const layout = refit(resolved, withHouseMargin(placement, brand), {
+    only: ({ kind }) => kind === "as-arranged",
+  });
   return layout.layoutId.kind === "as-arranged" ? closedUp(layout) : undefined;
 }
 
@@ -122,10 +130,10 @@ const hasTheirSizes = ({ placed }: Layout): boolean =>
  * texts; from `easy` on they are read without effort, in output pixels.
  */
 function withCommonSizes(
-  composition: Composition,
+  composition: Piece,
   found: readonly Found[],
   { decided, easy }: { decided: Map<string, number>; easy: number },
-): Composition {
+): Piece {
   const sizes = new Map<string, SizeOfSome[]>();
   for (const { layout, count } of found)
     for (const { node, text } of layout.placed)
@@ -146,7 +154,7 @@ function withCommonSizes(
 }
 
 /** Display words were set in lines of their own width; other words of theirs may take all the room beside. */
-function withRoom(composition: Composition, layout: Layout): Composition {
+function withRoom(composition: Piece, layout: Layout): Piece {
   const placed = new Map(layout.placed.map((item) => [item.node.id, item]));
   const arrangement = composition.arrangement.map((node) => {
     const item = placed.get(node.id);
@@ -175,6 +183,8 @@ function roomFor(own: Box, item: Placed, { placed, placement }: Layout): Box {
     else if (right(other.box) <= item.box.x)
       left = Math.max(left, right(other.box) + gapTo(own.x - right(other.box), item));
   }
+  // Never less than the longest words have.
+  [left, end] = [Math.min(left, own.x), Math.max(end, right(own))];
   // Words in the middle grow to both sides alike.
   if (share === 0.5) {
     const half = Math.min(own.x + own.width / 2 - left, end - own.x - own.width / 2);

@@ -181,22 +181,21 @@ const designSlide = ({ spread, shown: _shown, fine: _fine, ...slide }: Slide): D
 
 /**
  * A piece in the arrangement of a template: its message stays as it is, and the template's nodes take its slots, by
- * name or by what stands for it. Sizes and what was changed on them stay; a lead that is new comes to them.
+ * name or by what stands for it. Sizes and what was changed on them stay; a lead that is new comes to them. It leaves its set.
  */
-export function arrangedAs(piece: Piece, { design }: Template): Piece {
+export function arrangedAs(piece: Piece, { design }: Pick<Template, "design">): Piece {
   const texts = Object.keys(piece.message).filter((slot) => isText(piece.message[slot]));
   const own = slotsFor(Object.keys(design.message), texts);
   const pictures = Object.keys(piece.message).filter((slot) => isPicture(piece.message[slot]));
   const framed = new Map(pictureSlots({ design }).map((slot, i) => [slot, pictures[i]]));
   const arrangement = design.arrangement.map((node) => {
     if (node.slot === undefined) return node;
-    const { slot, ...rest } = node;
-    const taken = node.kind === "picture" ? framed.get(slot) : own.get(slot);
-    return { ...rest, slot: taken ?? slot };
+    const taken = node.kind === "picture" ? framed.get(node.slot) : own.get(node.slot);
+    return { ...node, slot: taken ?? node.slot };
   });
   const there = piece.sizes.some(({ placement }) => placement === design.lead);
   const lead = { placement: design.lead, changes: {} };
-  const { frame: _frame, ...rest } = piece;
+  const { frame: _frame, siblings: _siblings, ...rest } = piece;
   return withEmblem({
     ...rest,
     lead: design.lead,

@@ -7,6 +7,7 @@ const NAMES: Record<EditName, string> = {
   lead: "another lead size",
   mend: "put on brand",
   "give-back": "a size follows again",
+  set: "laid out as a set",
 };
 
 const FIELDS: Partial<Record<string, string>> = {
@@ -20,6 +21,7 @@ const FIELDS: Partial<Record<string, string>> = {
   fine: "a finding called fine",
   running: "what runs through the slides",
   across: "what runs across the folds",
+  siblings: "laid out by itself",
 };
 
 /** What a step of the history is called, as in “Undo: headline”. */

@@ -138,6 +138,10 @@ const wordings: Record<Finding["code"], (finding: Finding, who: string) => Wordi
     title: "The picked layout is not possible any more",
     text: `${layout ? `“${layoutName(layout)}”` : "It"} cannot be had with these words; the best that can is shown. Pick another, or shorten the words.`,
   }),
+  apart: () => ({
+    title: "It does not stand as its set does",
+    text: "Its words have no room there, so this size is laid out by itself. Shorten them, or lay the set out again.",
+  }),
   "nothing-fits": () => ({
     title: "Nothing fits this size",
     text: "What the channel covers and the margins leave no room for readable words.",

@@ -18,6 +18,16 @@ export const problems = {
     say: (p: { placement: string }) =>
       `There is no placement “${p.placement}”. Nothing was changed; pick one of those listed at /api/placements.`,
   },
+  "carousel-leads-set": {
+    status: 400,
+    say: () =>
+      "A carousel cannot be the model of a set: its slides are a set of their own. Nothing was changed; choose a piece of one slide.",
+  },
+  "set-too-small": {
+    status: 400,
+    say: () =>
+      "A set takes two pieces or more that are no carousels. Nothing was changed; choose another piece as well.",
+  },
   "size-too-large": {
     status: 400,
     say: (p: {

@@ -6,7 +6,7 @@ import type { Compared } from "../../core/choosing";
 import type { Area, FileId } from "../../core/files";
 import type { PaletteReading } from "../../core/palette";
 import type { Measured } from "../../core/measure";
-import { messagePictures, withFound, type Piece } from "../../core/piece";
+import { messagePictures, siblingPictures, withFound, type Piece } from "../../core/piece";
 import { RoomFor } from "./room";
 import { crossed, type Crossing } from "../problems";
 import type { Composition } from "../../core/siblings";
@@ -90,7 +90,10 @@ export class RenderPool {
 
   /** The task with what was found in its piece's pictures. */
   async seen<T extends { piece: Piece }>(task: T): Promise<T> {
-    const found = await this.found(messagePictures(task.piece.message));
+    const found = await this.found([
+      ...messagePictures(task.piece.message),
+      ...siblingPictures(task.piece),
+    ]);
     return { ...task, piece: withFound(task.piece, found) };
   }
 

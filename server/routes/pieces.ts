@@ -16,6 +16,9 @@ import {
   PieceAnswer,
   PieceFiling,
   ProblemAnswer,
+  SetAnswer,
+  SetRequest,
+  SetState,
 } from "../../core/api";
 import { Piece } from "../../core/piece";
 import type { Services } from "../services/services";
@@ -29,7 +32,7 @@ const OfSlide = OfSize.extend({ slide: z.coerce.number().int().min(0).default(0)
 
 export function addPieceRoutes(
   routes: Routes,
-  { pieces, refits, newPieces, filing, batches, deliveries }: Services,
+  { pieces, refits, sets, newPieces, filing, batches, deliveries }: Services,
 ): void {
   const ok = <T extends z.ZodType>(schema: T) => ({ response: { 200: schema, ...problems } });
 
@@ -91,6 +94,23 @@ export function addPieceRoutes(
       },
     },
     ({ params, body }) => pieces.rebrandCrate(params.id, body.brand),
+  );
+  routes.post(
+    "/api/crates/:id/set",
+    {
+      schema: {
+        summary: "Lay pieces of a crate out as a set, in the arrangement of one of them",
+        params: Id,
+        body: SetRequest,
+        ...ok(SetAnswer),
+      },
+    },
+    ({ params, body }) => sets.lay(params.id, body),
+  );
+  routes.get(
+    "/api/pieces/:id/set",
+    { schema: { summary: "The set that a piece is laid out in", params: Id, ...ok(SetState) } },
+    ({ params }) => sets.of(params.id),
   );
   routes.post(
     "/api/crates/:id/pieces",

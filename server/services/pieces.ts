@@ -196,21 +196,21 @@ export class Pieces {
     await this.become(tx, after, { ...own, title: freeTitle(own.title, taken) });
   }
 
-  /** What the program makes of a piece, as a step that anybody may take back. */
-  private async become(
-    tx: Transaction,
-    row: PieceRow,
-    to: Piece,
-    name?: EditName,
-  ): Promise<PieceRow> {
+  /** What the program makes of a piece, as a part of what `tx` does and a step that anybody may take back. */
+  async become(tx: Transaction, row: PieceRow, to: Piece, name?: EditName): Promise<PieceRow> {
     const edit = editTo(row.document, to, name);
     return edit ? this.edits.make(tx, row, edit) : row;
   }
 
   /** Tells open windows of pieces that were rebranded. */
   async announced(answer: RebrandAnswer): Promise<RebrandAnswer> {
-    for (const { id } of answer.pieces) this.events.announce(id, (await this.get(id)).revision);
+    await this.announce(answer.pieces);
     return answer;
+  }
+
+  /** Tells open windows of pieces that the program has changed. */
+  async announce(changed: readonly { id: string }[]): Promise<void> {
+    for (const { id } of changed) this.events.announce(id, (await this.get(id)).revision);
   }
 
   /** Brings a piece to what it has become elsewhere, in one step that anybody may take back; name and brand are its own. */
@@ -321,9 +321,10 @@ function listedPiece(
   { document, revision, created }: PieceRow,
   at: number | null | undefined,
 ): ListedPiece {
-  const { sizes, message: _message, slides: _slides, ...piece } = document;
+  const { sizes, siblings, message: _message, slides: _slides, ...piece } = document;
   return {
     ...piece,
+    ...(siblings ? { set: siblings.set } : {}),
     sizes,
     pictures: piecePictureIds(document),
     revision,

@@ -10,6 +10,7 @@ import { NewPieces } from "./new-pieces";
 import { Pieces } from "./pieces";
 import { Placements } from "./placements";
 import { Refits } from "./refits";
+import { Sets } from "./sets";
 import { Renditions } from "./renditions";
 import { Specimens } from "./specimens";
 import { Storage } from "./storage";
@@ -26,6 +27,7 @@ export interface Services {
   choosing: Choosing;
   deliveries: Deliveries;
   refits: Refits;
+  sets: Sets;
   templates: Templates;
   newPieces: NewPieces;
   filing: Filing;
@@ -46,6 +48,7 @@ export function makeServices(context: ServerContext): Services {
   const choosing = new Choosing(context, batches, pieces, library, placements);
   const deliveries = new Deliveries(context, pieces, library, batches, placements);
   const refits = new Refits(context, pieces, library, placements);
+  const sets = new Sets(context, pieces);
   const newPieces = new NewPieces(context, pieces, library, placements, templates);
   const filing = new Filing(context, pieces);
   const renditions = new Renditions(context);
@@ -62,6 +65,7 @@ export function makeServices(context: ServerContext): Services {
     choosing,
     deliveries,
     refits,
+    sets,
     templates,
     newPieces,
     filing,

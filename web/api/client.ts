@@ -15,6 +15,9 @@ import {
   FontAnswer,
   DeliveryList,
   RebrandAnswer,
+  SetAnswer,
+  SetState,
+  type SetRequest,
   ImportAnswer,
   LayoutChoices,
   OutdatedList,
@@ -174,6 +177,9 @@ export const api = {
     post(PictureFile, `/api/pictures/${picture}/logo`, wish),
   rebrandCrate: (crate: string, brand: string) =>
     post(RebrandAnswer, `/api/crates/${crate}/brand`, { brand }),
+  laySet: (crate: string, wanted: SetRequest) =>
+    post(SetAnswer, `/api/crates/${crate}/set`, wanted),
+  setOf: (piece: string) => get(SetState, `/api/pieces/${piece}/set`),
   brandVersions: (id: string) => get(BrandVersionList, `/api/brands/${id}/versions`),
   proposeColours: (file: File) => post(PaletteAnswer, "/api/palettes", form(file)),
   addFont: (file: File) => post(FontAnswer, "/api/fonts", form(file)),

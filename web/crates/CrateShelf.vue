@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { Download, Palette, Plus } from "@lucide/vue";
+import { rollup } from "d3-array";
 import { NButton } from "naive-ui";
 import { computed, ref } from "vue";
 import type { ListedCrate, PieceFiling } from "../../core/api";
@@ -53,6 +54,14 @@ const selection = useSelection();
 /** Only what can be seen is made and painted, so that many pieces open and scroll well; the others have their room. */
 const { near, vNear } = useNear(400);
 const elsewhere = computed(() => library.crates.filter(({ id }) => id !== props.crate.id));
+/** How many pieces are in each set. */
+const inSets = computed(() =>
+  rollup(
+    props.crate.pieces,
+    (all) => all.length,
+    ({ set }) => set,
+  ),
+);
 const rebranding = ref(false);
 const brand = computed(() => library.brandById.get(props.crate.brand));
 </script>
@@ -122,6 +131,7 @@ const brand = computed(() => library.brandById.get(props.crate.brand));
           :piece="piece"
           :elsewhere="elsewhere"
           :selected="selection.has(piece.id)"
+          :of-set="piece.set ? (inSets.get(piece.set) ?? 0) : 0"
           @select="$event ? selection.toggleTo(piece.id, order) : selection.toggle(piece.id)"
           @start="emit('start', crate.id, piece.id)"
           @keep="keep(piece.id, $event)"

@@ -16,6 +16,8 @@ const props = defineProps<{
   /** The crates that it can be moved to. */
   elsewhere: readonly { id: string; name: string }[];
   selected: boolean;
+  /** How many pieces are in its set. */
+  ofSet: number;
 }>();
 const emit = defineEmits<{
   start: [];
@@ -74,7 +76,11 @@ const kinds = { post: "Post", carousel: "Carousel", story: "Story", ad: "Ad" };
     <footer>
       <div>
         <h3>{{ piece.title }}</h3>
-        <p class="quiet small">{{ kinds[piece.kind] }}, {{ piece.sizes.length }} sizes</p>
+        <p class="quiet small">
+          {{ kinds[piece.kind] }}, {{ piece.sizes.length }} sizes<template v-if="ofSet > 1"
+            >, in a set of {{ ofSet }}</template
+          >
+        </p>
         <p v-if="piece.origin" class="quiet small">
           {{ piece.origin.kind === "template" ? "started from" : "a copy of" }}
           {{ piece.origin.name }}

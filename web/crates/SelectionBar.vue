@@ -38,6 +38,39 @@ async function each(work: (id: string) => Promise<unknown>, told: string): Promi
 
 const moveTo = (crate: string) =>
   each((id) => api.filePiece(id, { crate }), `moved to “${nameOf(crate)}”`);
+/** The crate whose chosen pieces can be laid out as a set: the only one of which more than one is chosen. */
+const together = computed(() => {
+  const several = library.crates
+    .map(({ id, pieces }) => ({ id, pieces: pieces.filter((piece) => selection.has(piece.id)) }))
+    .filter(({ pieces }) => pieces.length > 0);
+  const [only] = several;
+  return several.length === 1 && only!.pieces.length > 1 ? only : undefined;
+});
+const models = computed(() =>
+  (together.value?.pieces ?? [])
+    .filter(({ kind }) => kind !== "carousel")
+    .map(({ id, title }) => ({ key: id, label: `Like “${title}”` })),
+);
+
+async function laySet(like: string): Promise<void> {
+  if (!together.value) return;
+  busy.value = true;
+  const { id, pieces } = together.value;
+  try {
+    const set = await api.laySet(id, { like, pieces: pieces.map((piece) => piece.id) });
+    await library.load();
+    selection.clear();
+    const left = set.left.map(({ title }) => `“${title}”`).join(", ");
+    toasts.tell(
+      `${counted(set.pieces.length, "piece")} laid out as a set.${left ? ` ${left} stayed as it was: the slides of a carousel are a set of their own.` : ""}`,
+    );
+  } catch (error) {
+    toasts.fail(error);
+  } finally {
+    busy.value = false;
+  }
+}
+
 /** Each as a zip of all its sizes; they are made one after another, and stand on the page of their crate. */
 async function deliver(): Promise<void> {
   const pieces = library.crates.flatMap((crate) => crate.pieces);
@@ -59,6 +92,14 @@ const nameOf = (crate: string): string => library.crates.find(({ id }) => id ===
     <b class="number" role="status">{{ counted(selection.count, "piece") }} selected</b>
     <NDropdown trigger="click" :options="crates" @select="moveTo">
       <NButton :disabled="busy">Move to …</NButton>
+    </NDropdown>
+    <NDropdown
+      v-if="together && models.length > 0"
+      trigger="click"
+      :options="models"
+      @select="laySet"
+    >
+      <NButton :disabled="busy">Lay out as a set</NButton>
     </NDropdown>
     <NButton :disabled="busy" @click="deliver">Deliver</NButton>
     <NButton :disabled="busy" @click="archive">Archive</NButton>

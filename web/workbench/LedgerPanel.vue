@@ -15,6 +15,7 @@ import FindingCard from "./preflight/FindingCard.vue";
 import HandPanel from "./hand/HandPanel.vue";
 import LayoutPicker from "./sizes/LayoutPicker.vue";
 import LeadChange from "./sizes/LeadChange.vue";
+import SetPanel from "./SetPanel.vue";
 import PicturePanel from "./sizes/PicturePanel.vue";
 import RunningPanel from "./slides/RunningPanel.vue";
 
@@ -96,6 +97,7 @@ const showsSize = computed(() => !["batch", "deliver", "look"].includes(props.st
         <NButton v-if="!isLead" @click="leading = true">Make it the lead</NButton>
         <NButton v-if="changed" @click="giveBack"> Follow the lead again </NButton>
       </section>
+      <SetPanel :report="report" />
       <PicturePanel :placement="placement" />
       <RunningPanel v-if="step === 'message'" />
       <LayoutPicker v-model:shown="picking" :placement="placement" />

@@ -4,6 +4,7 @@ import { placeRunning } from "../anchored/words";
 import type { ResolvedNode } from "../../resolve";
 import type { Placed } from "../layout";
 import { besideWords, boundsOf } from "../pictures/media";
+import { mostCovered, seenBoxes } from "../pictures/subjects";
 import type { Stage } from "../structure/stage";
 import { onTheirGround } from "../settle";
 import { byHandIn, isLead, placeIn } from "../words/in-box";
@@ -49,8 +50,13 @@ const withSubjectsClear = ({ clear }: Stage, placed: Placed[]): Placed[] =>
     if (node.type !== "picture") return item;
     const on = placed.slice(index + 1).map(({ box: other }) => intersect(other, at));
     const taken = boundsOf(on.filter((part) => area(part) > 0));
-    return taken && !isWholeOver(taken, at) ? besideWords(node, at, clear, taken) : item;
+    if (!taken || isWholeOver(taken, at)) return item;
+    const beside = besideWords(node, at, clear, taken);
+    return isCovered(beside, on) && !isCovered(item, on) ? item : beside;
   });
+
+const isCovered = (picture: Placed, on: readonly Box[]): boolean =>
+  mostCovered(seenBoxes(picture), on) > 0;
 
 /** Words that leave no side of the picture free. */
 const isWholeOver = (taken: Box, at: Box): boolean => area(taken) > MOST_TAKEN * area(at);

@@ -82,10 +82,13 @@ export const useHand = defineStore("hand", () => {
   /** Of which size a change is; undefined for one of the composition. */
   const on = computed(() => (isLead.value ? undefined : placement.value?.id));
 
-  /** A lead that is laid out anew for its words is composed so before something in it is moved. */
+  /** A lead that is laid out anew for its words, or stands as its set does, is composed so before something in it is moved. */
   const composed = shallowRef<{ of: Piece; as: Piece }>();
   const isComposed = computed(
-    () => !isLead.value || !report.value || report.value.layout.kind === "as-arranged",
+    () =>
+      !isLead.value ||
+      !report.value ||
+      (report.value.layout.kind === "as-arranged" && report.value.set !== "stands"),
   );
   const base = computed(() => {
     const { piece } = open;
