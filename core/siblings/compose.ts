@@ -45,6 +45,8 @@ export function compose(
       return own ? [{ layout: own, count }] : [];
     });
   let shared = withRoom(recomposed(layout.resolved.piece, layout), layout);
+  // What most break into so many lines the others do as well, if it takes a little less size.
+  shared = { ...shared, lines: linesOf(layoutsIn(shared)) };
   let found = layoutsIn(shared);
   const decided = new Map<string, number>();
   const easy = EASY_TEXT / cssPerPixel(placement);

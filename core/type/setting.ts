@@ -41,7 +41,7 @@ export interface Fit {
   pad?: number;
   /** How much even lines and good endings are worth against size: 1 as usual, less where size is what counts. */
   care?: number;
-  /** How many its siblings have: taken where the text is as large as it may be in so many lines, and they are not far worse. */
+  /** How many its siblings have: taken where the text is about as large as it may be in so many lines, and they are not far worse. */
   lines?: number;
 }
 
@@ -93,12 +93,16 @@ const UNWELCOME_LOSS = 0.3;
 
 /** How much more a setting is worth that has as many lines as its siblings: evenness hardly decides between them then. By eye. */
 const AS_SIBLINGS = 1.6;
+/** About as large as it may be: so much of that. By eye. */
+const AS_LARGE = 0.9;
 
 const worthIn = ({ care = 1 }: Fit, { quality }: Way): number =>
   care === 1 ? quality : quality ** care;
 
 const worthOf = (fit: Fit, way: Way, size: number): number =>
-  size * worthIn(fit, way) * (way.lines.length === fit.lines && size >= fit.max ? AS_SIBLINGS : 1);
+  size *
+  worthIn(fit, way) *
+  (way.lines.length === fit.lines && size >= AS_LARGE * fit.max ? AS_SIBLINGS : 1);
 
 interface Guess {
   way: Way;

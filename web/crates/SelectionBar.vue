@@ -114,6 +114,8 @@ const nameOf = (crate: string): string => library.crates.find(({ id }) => id ===
   bottom: 16px;
   left: 50%;
   z-index: 20;
+  width: max-content;
+  max-width: calc(100vw - 32px);
   display: flex;
   flex-wrap: wrap;
   gap: 8px 12px;

@@ -72,9 +72,9 @@ function setInBox(stage: Stage, node: TextNode, room: Box, wanted: number): SetT
   const display = isDisplay(node);
   const { width } = room;
   const height = room.height + (display ? TOLERANCE : 0.35 * wanted);
-  const fit = { width, height, max: wanted, mostLines: 12 };
+  const fit = { width, height, max: wanted, mostLines: 12, ...(lines ? { lines } : {}) };
   const asSized = display
-    ? setToFit(paragraph, { ...fit, min: wanted - TINY, ...(lines ? { lines } : {}) })
+    ? setToFit(paragraph, { ...fit, min: wanted - TINY })
     : setInColumns(paragraph, wanted, width, node.columns);
   const byHand = isLead(stage) || node.place !== undefined;
   // What a person set below the floor is kept and preflight says so; elsewhere it is laid out anew.
