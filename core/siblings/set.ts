@@ -1,6 +1,8 @@
 import { groups } from "d3-array";
 import { isText, type Filling, type Piece, type Siblings } from "../piece";
+import { problem } from "../problem";
 import { same } from "../same";
+import { isStrip } from "../strip";
 import { arrangedAs, designOf } from "../templates";
 import { classesOf, classOf, type Alike } from "./classes";
 
@@ -9,6 +11,17 @@ export function asSet(set: string, like: Piece, pieces: readonly Piece[]): Piece
   const arranged = pieces.map((piece) => (piece === like ? piece : arrangedLike(piece, like)));
   const siblings = siblingsOf(set, arranged);
   return arranged.map((piece, at) => ({ ...piece, siblings: siblings[at]! }));
+}
+
+/**
+ * Those of chosen pieces that can be a set: no carousels, whose slides are a set of their own. Throws `carousel-leads-set` and
+ * `set-too-small`.
+ */
+export function membersOf(like: Piece, chosen: readonly Piece[]): Piece[] {
+  if (isStrip(like)) throw problem("carousel-leads-set");
+  const members = chosen.filter((piece) => !isStrip(piece));
+  if (members.length < 2) throw problem("set-too-small");
+  return members;
 }
 
 /** In the arrangement of another, with nothing that it does not have. */

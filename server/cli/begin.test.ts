@@ -3,16 +3,24 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { expect } from "chai";
 import sharp from "sharp";
+import { Piece } from "../../core/piece";
 import { demoFolder, fontFolder } from "../../tests/support/demo";
 import { begin } from "./begin";
 import { make } from "./make";
-import { readCommand, type BeginOptions, type Options, type SheetOptions } from "./options";
+import {
+  readCommand,
+  type BeginOptions,
+  type Options,
+  type SetOptions,
+  type SheetOptions,
+} from "./options";
+import { set } from "./set";
 import { sheet } from "./sheet";
 
 const shipped = { demo: demoFolder, fonts: fontFolder };
 const kit = join(demoFolder, "saltlight/brand.json");
 
-describe("zest begin and zest sheet", () => {
+describe("zest begin, zest set and zest sheet", () => {
   let folder: string;
   before(async () => (folder = await mkdtemp(join(tmpdir(), "zest-begin-"))));
   after(() => rm(folder, { recursive: true, force: true }));
@@ -86,6 +94,37 @@ describe("zest begin and zest sheet", () => {
     expect(JSON.stringify(piece)).to.include(
       "d0a39f90b23d7139e9634d6767dd26de39a38e3cb68885971addc530149498f0",
     );
+  });
+
+  it("lays pieces out as a set, as make then shows them", async () => {
+    const out = join(folder, "set");
+    const { names } = await run(
+      "Boats at rest\n14 March",
+      "--best",
+      "2",
+      "--out",
+      join(folder, "two"),
+    );
+    const paths = names.map((name) => join(folder, "two", name));
+    expect(
+      await set(readCommand(["set", ...paths, "--out", out]).options as SetOptions),
+    ).to.deep.equal(names);
+    const [first, second] = await Promise.all(
+      names.map(async (name) => Piece.parse(JSON.parse(await readFile(join(out, name), "utf8")))),
+    );
+    expect(second!.arrangement).to.deep.equal(first!.arrangement);
+    expect(second!.siblings!.set).to.equal(first!.id);
+    const shown = join(folder, "shown");
+    const about = ["--brand", kit, "--placements", "story", "--layout-only", "--out", shown];
+    await make(readCommand(["make", join(out, names[1]!), ...about]).options as Options, shipped);
+    const [report] = await readdir(shown);
+    expect(JSON.parse(await readFile(join(shown, report!), "utf8")).set).to.equal("stands");
+    const strip = join(demoFolder, "quillmere/carousels/along-the-quay.json");
+    const laid = (...pieces: string[]) =>
+      failure(set(readCommand(["set", ...pieces, "--out", out]).options as SetOptions));
+    expect(await laid(strip, ...paths)).to.contain("cannot be the model of a set");
+    expect(await laid(paths[0]!)).to.contain("two pieces or more");
+    expect(await laid(paths[0]!, join(out, names[0]!))).to.contain("two pieces have this name");
   });
 
   it("says what is wrong", async () => {

@@ -7,11 +7,13 @@ export const USAGE = `Usage: npm run zest -- make PIECE.json [options] --out DIR
        npm run zest -- begin MESSAGE.txt|OUTLINE.md --brand KIT.json [--pictures DIR] [--template ID | --best 6] --out DIR
        npm run zest -- outline ARTICLE.md|.html|.txt|.docx|.pdf [--slides 8] --out FILE.md
        npm run zest -- sheet PIECE.json [--brand KIT.json] [--placements a,b | all] --out FILE.png|FILE.pdf
+       npm run zest -- set PIECE.json PIECE.json … --out DIR
        npm run zest -- backup FILE.zip [--data FOLDER]
        npm run zest -- restore FILE.zip [--data FOLDER]
 
 make writes the sizes of a piece; begin begins pieces with a typed message, best first, and carousels with an outline; outline cuts an
-article into the outline of a carousel, word for word; sheet puts all sizes on one page.
+article into the outline of a carousel, word for word; sheet puts all sizes on one page; set writes pieces laid out as a set, in the
+arrangement of the first.
 backup writes all that a data folder holds, also while the program is at work in it; restore puts that in the place of what
 is there, which is kept beside it.
 
@@ -82,6 +84,9 @@ export const BeginOptions = z.object({
 });
 export type BeginOptions = z.infer<typeof BeginOptions>;
 
+export const SetOptions = z.object({ pieces: z.array(z.string()), out: z.string() });
+export type SetOptions = z.infer<typeof SetOptions>;
+
 export const OutlineOptions = z.object({
   article: z.string(),
   slides: z.number().int().min(2).max(20),
@@ -94,6 +99,7 @@ export type Command =
   | { command: "sheet"; options: SheetOptions }
   | { command: "begin"; options: BeginOptions }
   | { command: "outline"; options: OutlineOptions }
+  | { command: "set"; options: SetOptions }
   | { command: "backup" | "restore"; options: BackupOptions };
 
 export interface BackupOptions {
@@ -105,7 +111,7 @@ export interface BackupOptions {
 export function readCommand(argv: string[]): Command {
   const { values, positionals } = parse(argv);
   const [command, document, ...rest] = positionals;
-  if (document === undefined || rest.length > 0) throw new UsageError(USAGE);
+  if (document === undefined || (rest.length > 0 && command !== "set")) throw new UsageError(USAGE);
   if (command === "backup" || command === "restore")
     return { command, options: { file: document, data: values.data } };
   if (values.out === undefined) throw new UsageError("--out: say where the files go");
@@ -114,6 +120,8 @@ export function readCommand(argv: string[]): Command {
       if (values.alternatives && values.table !== undefined)
         throw new UsageError("--alternatives: give a table or take what the piece keeps, not both");
       return { command, options: checked(Options, withDefaults(values, document)) };
+    case "set":
+      return { command, options: { pieces: [document, ...rest], out: values.out } };
     case "sheet":
       return { command, options: checked(SheetOptions, withDefaults(values, document)) };
     case "begin":

@@ -6,6 +6,7 @@ import { begin } from "./begin";
 import { make } from "./make";
 import { outline } from "./outline";
 import { readCommand, UsageError, type Options } from "./options";
+import { set } from "./set";
 import { sheet } from "./sheet";
 
 const root = process.env.ZEST_ROOT ?? process.cwd();
@@ -46,6 +47,11 @@ async function run(): Promise<number> {
       const replaced = await restore(folderOf(data), file, root);
       const before = replaced ? ` What was there before lies in ${replaced}.` : "";
       console.log(`Restored ${file} to ${folderOf(data)}.${before}`);
+      return 0;
+    }
+    case "set": {
+      const names = await set(read.options);
+      console.log(`Laid out as a set in ${read.options.out}: ${names.join(", ")}.`);
       return 0;
     }
     case "sheet": {

@@ -2,8 +2,7 @@ import { and, asc, eq, isNull } from "drizzle-orm";
 import type { SetAnswer, SetRequest, SetState } from "../../core/api";
 import type { Piece } from "../../core/piece";
 import { problem } from "../../core/problem";
-import { asSet, isUpToDate } from "../../core/siblings";
-import { isStrip } from "../../core/strip";
+import { asSet, isUpToDate, membersOf } from "../../core/siblings";
 import type { ServerContext } from "../context";
 
 import type { Reader } from "../services/edits";
@@ -24,24 +23,20 @@ export class Sets {
   async lay(crate: string, { like, pieces: wanted }: SetRequest): Promise<SetAnswer> {
     const answer = await this.context.store.write(async (tx) => {
       await mustHaveCrate(tx, crate);
-      const rows = await rowsIn(tx, crate);
+      const rows = new Map((await rowsIn(tx, crate)).map((row) => [row.document.id, row]));
       const ids = new Set([like, ...wanted]);
-      for (const id of ids)
-        if (!rows.some(({ document }) => document.id === id))
-          throw problem("not-found", { what: "piece in this crate", id });
-      const chosen = rows.filter(({ document }) => ids.has(document.id));
-      const members = chosen.filter(({ document }) => !isStrip(document));
-      const first = members.find(({ document }) => document.id === like);
-      if (!first) throw problem("carousel-leads-set");
-      if (members.length < 2) throw problem("set-too-small");
-      const set = asSet(
-        this.context.newId(),
-        first.document,
-        members.map(({ document }) => document),
+      const unknown = [...ids].find((id) => !rows.has(id));
+      if (unknown !== undefined)
+        throw problem("not-found", { what: "piece in this crate", id: unknown });
+      const chosen = [...rows.values()].flatMap(({ document }) =>
+        ids.has(document.id) ? [document] : [],
       );
-      for (const [at, row] of members.entries()) await this.pieces.become(tx, row, set[at]!, "set");
-      const left = chosen.filter((row) => !members.includes(row));
-      return { pieces: set.map(named), left: left.map(({ document }) => named(document)) };
+      const model = rows.get(like)!.document;
+      const members = membersOf(model, chosen);
+      const set = asSet(this.context.newId(), model, members);
+      for (const piece of set) await this.pieces.become(tx, rows.get(piece.id)!, piece, "set");
+      const left = chosen.filter((piece) => !members.includes(piece));
+      return { pieces: set.map(named), left: left.map(named) };
     });
     await this.pieces.announce(answer.pieces);
     return answer;

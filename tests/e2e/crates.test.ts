@@ -1,6 +1,7 @@
 import { expect } from "chai";
-import type { CrateAnswer } from "../../core/api";
-import { choose } from "../support/browser";
+import type { CrateAnswer, PieceAnswer } from "../../core/api";
+import { setting } from "../../core/edit";
+import { choose, painted } from "../support/browser";
 import { Stage } from "../support/stage";
 
 describe("the crates", () => {
@@ -104,5 +105,46 @@ describe("the crates", () => {
     await archived.getByRole("button", { name: "Restore" }).click();
     await page.getByText("“Float before lunch” is back in its crate.").waitFor();
     await page.getByText("Nothing is archived under that name.").waitFor();
+  });
+
+  it("lay chosen pieces out as a set, which is laid out again when what they say has changed", async () => {
+    const { program } = stage;
+    const said = ["Salt and slow wind", "Low tide, no rush", "Nachts im Museum"];
+    for (const title of said) {
+      const wanted = { from: "opening-announcement", title };
+      const { piece } = await program.ask<PieceAnswer>("/api/crates/autumn-lessons/pieces", wanted);
+      const edit = setting(piece, ["message", "headline", "text"], title);
+      await program.ask(`/api/pieces/${piece.id}/edits`, { edit });
+    }
+    const page = await stage.open("/crates/autumn-lessons");
+    for (const title of said) await page.getByRole("checkbox", { name: `Select ${title}` }).click();
+    await page.getByRole("button", { name: "Lay out as a set" }).click();
+    await page.locator(".n-dropdown-option", { hasText: "Like “Salt and slow wind”" }).click();
+    await page.getByText("3 pieces laid out as a set.").waitFor();
+    expect(await page.getByText("in a set of 3").count()).to.equal(3);
+    const headlines: string[] = [];
+    for (const title of said) {
+      await page.getByRole("link", { name: `Open ${title}` }).click();
+      await painted(page);
+      const ledger = page.getByRole("complementary", { name: "Ledger" });
+      headlines.push((await ledger.getByText(/^\d+ px, \d lines?$/).textContent())!);
+      if (headlines.length < said.length) await page.goBack();
+    }
+    const [size] = headlines[0]!.split(" px");
+    for (const other of headlines) expect(other).to.match(new RegExp(`^${size} px`));
+
+    const set = page.getByRole("region", { name: "Set" });
+    await set.getByRole("link", { name: "Low tide, no rush" }).waitFor();
+    const changed = set.getByText("What they say has changed since they were laid out.");
+    expect(await changed.count()).to.equal(0);
+    await page.getByRole("textbox", { name: "Headline" }).fill("Nachts im Museum und am Wasser");
+    await changed.waitFor();
+    await set.getByRole("button", { name: "Lay the set out like this one" }).click();
+    await page.getByText("3 pieces laid out as a set, like this one.").waitFor();
+    await changed.waitFor({ state: "detached" });
+    await set.getByRole("button", { name: "Lay it out by itself" }).click();
+    await set.waitFor({ state: "detached" });
+    await page.getByRole("button", { name: "Undo" }).click();
+    await set.getByRole("link", { name: "Low tide, no rush" }).waitFor();
   });
 });

@@ -168,4 +168,32 @@ describe("a size worked on by hand", () => {
     await saved();
     expect(await there.count()).to.equal(count + 1);
   });
+
+  it("in a set stands where it was put, as do the sizes that follow", async () => {
+    const wanted = { like: "opening-announcement", pieces: ["late-opening"] };
+    await stage.program.ask("/api/crates/boats-at-rest/set", wanted);
+    // The lead is composed as the set has it before something in it can be moved.
+    const composed = stage.context.waitForEvent("response", (to) =>
+      to.url().includes("/with-lead?"),
+    );
+    await open("Photo feed, tall");
+    await inList("Headline").click();
+    await composed;
+    const [x, y] = [await bench.number("X"), await bench.number("Y")];
+    await bench.drag(1080, [x + 150, y + 60], [x + 210, y + 90], "Control");
+    await saved();
+    expect(await bench.number("X")).to.be.closeTo(x + 60, 2);
+    expect(await bench.number("Y")).to.be.closeTo(y + 30, 2);
+    expect((await stored()).siblings?.composed).to.equal(true);
+    await open("Story");
+    await inList("Date").click();
+    const at = await bench.number("Y");
+    const headline = page.getByText(/^\d+ px, \d lines?$/);
+    const before = await headline.textContent();
+    await field("Y").fill(String(at + 40));
+    await field("Y").press("Enter");
+    await saved();
+    expect(await bench.number("Y")).to.be.closeTo(at + 40, 1);
+    expect(await headline.textContent()).to.equal(before);
+  });
 });
