@@ -33,10 +33,11 @@ export interface Dressing {
 
 /**
  * The piece with the variation's words, pictures and looks in place of its own; not yet with what was changed by hand.
- * Variations are a set of their own.
+ * Variations are a set of their own; one that changes nothing is the piece.
  */
 export function applyVariation(given: Piece, variation: Variation, dressing: Dressing): Piece {
   const { message: changed, spread, language } = variation;
+  if (changesNothing(variation)) return given;
   const { siblings: _siblings, ...piece } = given;
   const fillings: Record<string, Filling> = {};
   for (const [slot, value] of Object.entries(changed)) {
@@ -52,6 +53,9 @@ export function applyVariation(given: Piece, variation: Variation, dressing: Dre
   const arranged = inLookOf(said, variation, dressing);
   return spread ? inSpread(arranged, spread, dressing.brand) : arranged;
 }
+
+const changesNothing = ({ message, sizes: _sizes, edit: _edit, ...looks }: Variation): boolean =>
+  Object.keys(message).length === 0 && Object.values(looks).every((look) => look === undefined);
 
 /** What is gone meanwhile, a template or a face of the kit, changes nothing. */
 function inLookOf(

@@ -137,7 +137,9 @@ describe("pieces that are laid out as a set", () => {
     // Another look is no longer that of the set; variations of a batch are a set of their own.
     expect(arrangedAs(piece, shippedTemplates[0]!)).not.to.have.property("siblings");
     const dressing = { brand, templates: [] };
-    expect(applyVariation(piece, { message: {} }, dressing)).not.to.have.property("siblings");
+    const varied = { message: { headline: { text: "Ebb" } } };
+    expect(applyVariation(piece, varied, dressing)).not.to.have.property("siblings");
+    expect(applyVariation(piece, { message: {} }, dressing)).to.equal(piece);
   });
 
   it("keep what was changed by hand on one size", () => {
