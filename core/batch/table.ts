@@ -4,6 +4,7 @@ import { problem } from "../problem";
 import { tableWords } from "../wording/tables";
 import { choiceOf, type Choice } from "./choice";
 import { knownIn, lookColumnNamed, readLook, type LookColumn, type LookNames } from "./looks";
+import { columnSlots } from "./columns";
 import { batchSlots, plain, slotNamed, type BatchSlot } from "./slots";
 
 export const BATCH_LIMITS = { rows: 10_000, files: 40_000, columns: 100 } as const;
@@ -97,12 +98,17 @@ interface Known {
 function usedColumns(table: Table, piece: Piece, known: Known): UsedColumn[] {
   const slots = batchSlots(piece);
   const taken = new Set<string>();
+  const lookOf = (name: string) => (known.looks ? lookColumnNamed(name) : undefined);
+  const isLook = (name: string): boolean => lookOf(name) !== undefined;
+  const matches = columnSlots(table, slots, known.pictures, isLook);
   return table.columns.flatMap((name, at) => {
-    const slot = slotNamed(name, slots);
-    const look = slot || !known.looks ? undefined : lookColumnNamed(name);
+    const slot = matches[at]!.slot ?? slotNamed(name, slots);
+    const look = slot ? undefined : lookOf(name);
     const id = slot?.id ?? look;
     if (id !== undefined && !taken.has(id)) {
       taken.add(id);
+      if (matches[at]!.by === "content")
+        known.notes.push(tableNote("by-content", { name, slot: slot!.name }));
       const read = slot ? slotReader(slot, known) : lookReader(look!, known.looks!, known.notes);
       return [{ at, id, read }];
     }

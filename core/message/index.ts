@@ -11,5 +11,5 @@ export {
 } from "./slots";
 export { priceParts, type PriceParts } from "./price";
 export { isUrging } from "./form/appeals";
-export { isFigure, sortMessage, wordsOf, type SortedLine } from "./sort";
+export { isFigure, slotByForm, sortMessage, wordsOf, type SortedLine } from "./sort";
 export { plainDigits } from "./form/digits";

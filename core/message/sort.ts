@@ -77,6 +77,12 @@ const RULES: readonly Rule[] = [
   ["place", ({ text, words, index }) => index > 0 && isPlace(text, words)],
 ];
 
+/** The slot that a line is for by its form alone, wherever it stands; undefined of ordinary words. */
+export function slotByForm(text: string): string | undefined {
+  const line = { text, words: wordsIn(text), index: 1, last: false, before: undefined };
+  return RULES.find(([, fits]) => fits(line))?.[0];
+}
+
 /** In capitals; in scripts that have none, nothing is. */
 const isLoud = (text: string): boolean =>
   text === text.toUpperCase() && text !== text.toLowerCase();

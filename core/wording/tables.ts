@@ -5,6 +5,8 @@ const MOST_NAMED = 8;
 export const tableWords = {
   "unknown-column": (p: { name: string; slots: readonly string[] }) =>
     `Column “${p.name}” names no slot of this piece and is not used. The slots are ${p.slots.join(", ")}.`,
+  "by-content": (p: { name: string; slot: string }) =>
+    `Column “${p.name}” names no slot of this piece; by what stands in it, it is taken for ${p.slot}. Call it so, or put its heading in parentheses if it is for nothing.`,
   "ragged-row": (p: { row: number; has: number; needs: number }) =>
     `Row ${p.row} has ${p.has} ${p.has === 1 ? "cell" : "cells"} and the headings have ${p.needs}; ${p.has < p.needs ? "the missing ones keep the piece's own words" : "the extra ones are not used"}.`,
   "too-long": (p: { row: number; slot: string; length: number; most: number }) =>

@@ -20,7 +20,7 @@ is there, which is kept beside it.
   --brand KIT.json        the brand kit; else the one that the piece names, looked for near it
   --placements a,b | all  which sizes; else the piece's own
   --catalogue FILE.json   placements of a team, as exported; else those that ship with the program
-  --table rows.csv        a variation for each row (CSV or XLSX); its headings name slots
+  --table rows.csv        a variation for each row (CSV, JSON or XLSX); its headings name slots
   --alternatives          a variation for each of the wordings that the piece keeps, instead of a table
   --pair in-step | every-mix
   --spreads N             with every mix: also the first N spreads of the kit, 1 to 24

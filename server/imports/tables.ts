@@ -3,9 +3,10 @@ import Papa from "papaparse";
 import type { TableAnswer } from "../../core/api";
 import { BATCH_LIMITS, Table, tableNote, type TableNote } from "../../core/batch";
 import { problem } from "../../core/problem";
+import { linesOfJson } from "./json-table";
 import { readWorkbook } from "./workbook";
 
-/** Reads a CSV or XLSX file. Throws `table-unreadable` and `table-empty`. */
+/** Reads a CSV, JSON or XLSX file. Throws `table-unreadable` and `table-empty`. */
 export async function readTableFile(bytes: Buffer, name: string): Promise<TableAnswer> {
   if (bytes.subarray(0, 4).equals(ZIP)) {
     const { lines, notes } = await readWorkbook(bytes, name);
@@ -18,8 +19,14 @@ export async function readTableFile(bytes: Buffer, name: string): Promise<TableA
 
 const ZIP = Buffer.from([0x50, 0x4b, 0x03, 0x04]);
 
-/** Reads pasted or decoded text: commas, semicolons or tabs, whichever the text uses. Rows without words are no rows. */
+/** Reads pasted or decoded text: JSON, or commas, semicolons or tabs, whichever it uses. Rows without words are no rows. */
 export function readTableText(text: string, name = "The table"): TableAnswer {
+  const written = linesOfJson(text, name);
+  if (written) {
+    const [head, ...rows] = written;
+    const said = rows.filter((row) => row.some((cell) => cell.trim() !== ""));
+    return tableOf(head ? [head, ...said] : [], said.length + 1, [], name);
+  }
   const lines: string[][] = [];
   const notes: TableNote[] = [];
   let count = 0;

@@ -107,7 +107,7 @@ export function addLibraryRoutes(routes: Routes, services: Services): void {
     "/api/tables",
     {
       schema: {
-        summary: "Read a CSV or XLSX file (multipart, one file)",
+        summary: "Read a CSV, JSON or XLSX file (multipart, one file)",
         consumes: ["multipart/form-data"],
         response: { 200: TableAnswer, ...problems, ...uploaded },
       },

@@ -54,7 +54,11 @@ function varied(): Variation {
   const rows = [props.table.rows[props.row] ?? []];
   try {
     const names = batch.looks;
-    const read = readTable({ ...props.table, rows }, open.whole!, library.pictures, names);
+    // What a column is for is told by all rows.
+    const columns = props.table.columns.map(
+      (heading, at) => batch.matches[at]?.slot?.name ?? heading,
+    );
+    const read = readTable({ columns, rows }, open.whole!, library.pictures, names);
     return merged(Object.values(read.rows[0] ?? {})).change;
   } catch {
     // No column is for a slot, as is said beneath the table: the piece's own words stay.

@@ -57,13 +57,13 @@ async function take(file: File | undefined): Promise<void> {
         v-model="text"
         :rows="6"
         label="Paste a table"
-        placeholder="Paste a table here, or drop a CSV or XLSX file"
+        placeholder="Paste a table here, or drop a CSV, JSON or XLSX file"
       />
       <div class="row-of-actions">
         <NButton type="primary" :disabled="!text.trim()" @click="batch.read(text)">
           Use this table
         </NButton>
-        <FileButton label="Open a table" accept=".csv,.tsv,.txt,.xlsx" @open="take($event[0])"
+        <FileButton label="Open a table" accept=".csv,.tsv,.txt,.json,.xlsx" @open="take($event[0])"
           ><template #text
             ><FileSpreadsheet :size="16" aria-hidden="true" /> Open a file</template
           ></FileButton

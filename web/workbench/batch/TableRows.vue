@@ -4,7 +4,7 @@ import { NButton } from "naive-ui";
 import { Redo2, Undo2 } from "@lucide/vue";
 import { storeToRefs } from "pinia";
 import { computed, defineAsyncComponent, ref } from "vue";
-import { grid, slotNamed, type Table } from "../../../core/batch";
+import { grid, lookColumnNamed, type BatchSlot, type Table } from "../../../core/batch";
 import { slotName } from "../../../core/message";
 import { counted } from "../../common/counted";
 import NoteList from "../../common/NoteList.vue";
@@ -37,23 +37,25 @@ const steps = computed(() => [
 ]);
 const block = ref<grid.Block>({ row: 0, column: 0, rows: 1, columns: 1 });
 
-const unused = computed(() =>
-  table.value.columns.flatMap((heading, column) =>
-    slotNamed(heading, batch.slots) ? [] : [{ heading: heading || "no heading", column }],
-  ),
+/** Columns whose headings do not say what they are for: what stands in them may. */
+const unnamed = computed(() =>
+  table.value.columns.flatMap((heading, column) => {
+    const { slot, by } = batch.matches[column] ?? {};
+    if (by === "name" || lookColumnNamed(heading)) return [];
+    return [{ heading: heading || "no heading", column, slot }];
+  }),
 );
-/** Slots that no column is for yet. */
-const free = computed(() =>
+/** Slots that no column is for yet, or that this one seems to be for. */
+const offered = (own: BatchSlot | undefined) =>
   batch.slots
-    .filter((slot) => !table.value.columns.some((heading) => slotNamed(heading, [slot])))
-    .map(({ name }) => ({ value: name, label: slotName(name) })),
-);
+    .filter((slot) => slot === own || !batch.matches.some((one) => one.slot === slot))
+    .map(({ name }) => ({ value: name, label: slotName(name) }));
 const notes = computed(() => [...batch.tableNotes, ...(batch.plan?.notes ?? [])]);
 
 /** The slide that is worked on is the one whose words are written. */
 function select(to: grid.Block): void {
   block.value = to;
-  const slot = slotNamed(table.value.columns[to.column] ?? "", batch.slots);
+  const slot = batch.matches[to.column]?.slot;
   if (slot) open.slide = slot.slide;
 }
 
@@ -95,14 +97,15 @@ function edit(by: (table: Table, block: grid.Block) => Table): void {
       <span class="quiet number">{{ counted(table.rows.length, "row") }}</span>
       <NButton @click="emit('close')">Another table</NButton>
     </div>
-    <div v-if="unused.length" class="row-of-actions">
+    <div v-if="unnamed.length" class="row-of-actions">
       <SelectField
-        v-for="{ column, heading } in unused"
+        v-for="{ column, heading, slot } in unnamed"
         :key="column"
         class="heading"
         :label="`What “${heading}” is for`"
         :placeholder="`“${heading}” is not used`"
-        :options="free"
+        :model-value="slot?.name"
+        :options="offered(slot)"
         @update:model-value="edit((now) => grid.withHeading(now, column, String($event)))"
       />
     </div>

@@ -12,7 +12,7 @@ import {
   batchSlots,
   knownIn,
   lookColumnNamed,
-  slotNamed,
+  columnSlots,
   tableOfAlternatives,
   tableOfWords,
   type Condition,
@@ -104,13 +104,19 @@ export const useBatch = defineStore("batch", () => {
       ...(slot && pictures.value.length > 0 ? { pictures: { slot, ids: pictures.value } } : {}),
     };
   });
+  /** What the table's columns are for. */
+  const matches = computed(() =>
+    table.value
+      ? columnSlots(table.value, slots.value, library.pictures, (one) => !!lookColumnNamed(one))
+      : [],
+  );
   /** All that varies, in the order in which it is mixed. */
   const columns = computed<BatchColumn[]>(() => {
     const { brand } = open;
     if (!brand) return [];
     const beside = besideTable(brand);
     const ofTable = (table.value?.columns ?? []).flatMap((heading, at) => {
-      const name = slotNamed(heading, slots.value)?.name ?? lookColumnNamed(heading);
+      const name = matches.value[at]?.slot?.name ?? lookColumnNamed(heading);
       if (!name || beside.some((one) => one.name === name)) return [];
       const cells = new Set(table.value!.rows.map((row) => row[at]?.trim() ?? ""));
       const values = [...cells].filter(Boolean).map((cell) => ({ key: cell, label: cell }));
@@ -290,6 +296,7 @@ export const useBatch = defineStore("batch", () => {
     looks,
     columns,
     slots,
+    matches,
     placements,
     format,
     scale,
