@@ -1,4 +1,4 @@
-import { defaultSpread, type Brand, type Palette, type Typeface } from "../brand";
+import { defaultSpread, type Brand, type Palette } from "../brand";
 import { contrast, luminance, type Hex } from "../colour";
 import { priceParts, RULING_SLOTS } from "../message";
 import { subjectOf } from "../picture";
@@ -11,22 +11,15 @@ import {
   type Piece,
   type Style,
 } from "../piece";
-import { PROSE_LEADING, DISPLAY_LEADING } from "../rules";
 import { iconPath, codeFor } from "../shape";
-import { shelfTypeface } from "../shelf";
-import { withQuotes, plainText, isProse, hanLanguage } from "../text";
-import type { TypeStyle, Optical } from "../type";
+import { withQuotes, plainText } from "../text";
 import { roleStyles } from "./defaults";
 import { versionsOf, emblemOf, emblemColour } from "./logos";
 import type { Sources } from "./resolve";
 import type { ResolvedNode, AbsentReason, PictureNode, TextNode } from "./resolved";
 import { StyleReader } from "./style-reader";
 import { fromVoice, signature } from "./voice";
-
-/** Bold type from this weight on is made bolder still where it is to stand out. */
-const ALREADY_BOLD = 600;
-const BOLD = 700;
-const BLACK = 900;
+import { hasPlate, WordStyle } from "./word-style";
 
 const SLIDE_HEADLINE = 80 / 1080;
 const SLIDE_TEXT = 36 / 1080;
@@ -40,6 +33,7 @@ const WHITE: Hex = "#FFFFFF";
 export class OneNode {
   private readonly defaults;
   private readonly style: StyleReader;
+  private readonly wordStyle: WordStyle;
 
   constructor(
     private readonly node: Node,
@@ -51,6 +45,9 @@ export class OneNode {
   ) {
     this.defaults = roleStyles[node.role];
     this.style = new StyleReader(node.style, brand, palette, (hex) => onRaw("colour", hex));
+    const { typesetter } = sources;
+    const onFace = (face: string) => onRaw("face", face);
+    this.wordStyle = new WordStyle(node, brand, typesetter, piece.language, onFace);
   }
 
   resolve(): ResolvedNode | AbsentReason {
@@ -109,7 +106,7 @@ export class OneNode {
     const { role } = this.node;
     const typed =
       role === "portrait" ? signature(this.brand, own) : (own ?? fromVoice(role, this.brand));
-    const words = withQuotes(typed, this.languageOf(typed));
+    const words = withQuotes(typed, this.wordStyle.languageOf(typed));
     return this.node.part === undefined ? words : priceParts(words)[this.node.part];
   }
 
@@ -126,7 +123,7 @@ export class OneNode {
       ...this.common,
       type: "text",
       text: plainText(typed),
-      paragraph: this.sources.typesetter.paragraph(typed, this.typeStyle(weight)),
+      paragraph: this.sources.typesetter.paragraph(typed, this.wordStyle.of(this.words, weight)),
       ...this.headlines(weight),
       ...this.lines,
       colour,
@@ -149,7 +146,7 @@ export class OneNode {
   private headlines(weight: number): Pick<TextNode, "headlines"> {
     const { headlines = [] } = this.piece;
     if (this.node.slot !== "headline" || headlines.length === 0) return {};
-    const style = this.typeStyle(weight);
+    const style = this.wordStyle.of(this.words, weight);
     return { headlines: headlines.map((typed) => this.sources.typesetter.paragraph(typed, style)) };
   }
 
@@ -171,66 +168,6 @@ export class OneNode {
     return least === undefined ? {} : { least };
   }
 
-  /** The node's own style first, then the typeface's for headlines, then the role's. */
-  private typeStyle(weight: number): TypeStyle {
-    const { style } = this.node;
-    const type = style.type ?? this.defaults.type;
-    const typeface = this.typeface(type);
-    const { tracking, leading, case: letterCase } = this.defaults;
-    const house = type === "headline" ? typeface : undefined;
-    const asked = style.leading ?? house?.leading ?? leading;
-    const long = isProse(this.words);
-    const tight = long ? Math.max(asked, PROSE_LEADING) : asked;
-    return {
-      ...this.faces(typeface, weight, tight < DISPLAY_LEADING ? "display" : "text"),
-      case: long ? "as-typed" : (style.case ?? letterCase ?? typeface.case),
-      tracking: style.tracking ?? house?.tracking ?? tracking,
-      leading: tight,
-      features: style.features ?? [],
-      language: this.language,
-      gaps: this.gaps(tight),
-      align: style.align ?? this.usualAlign,
-    };
-  }
-
-  /** As the piece says; Chinese characters else tell by themselves whose they are. */
-  private languageOf(words: string): string {
-    return this.piece.language ?? hanLanguage(words) ?? "en";
-  }
-
-  private get language(): string {
-    return this.languageOf(this.words);
-  }
-
-  private faces(typeface: Typeface, weight: number, optical: Optical) {
-    const { language } = this;
-    const { typesetter } = this.sources;
-    const stronger = weight < ALREADY_BOLD ? BOLD : BLACK;
-    return {
-      chain: typesetter.chain(typeface, weight, optical, language),
-      strong: typesetter.chain(typeface, stronger, optical, language),
-    };
-  }
-
-  /** Between paragraphs; half as much between the points of a list. */
-  private gaps(leading: number) {
-    const paragraph = this.node.style.gap ?? (leading < DISPLAY_LEADING ? 0.3 : 0.55);
-    return { paragraph, item: 0.5 * paragraph };
-  }
-
-  private get usualAlign() {
-    return this.hasPlate && this.node.style.plate?.per !== "line" ? "centre" : "start";
-  }
-
-  /** A role of the brand's typefaces, or a family of the shelf by its id, which is not the brand's. */
-  private typeface(type: string): Typeface {
-    const { headline, text, accent = headline } = this.brand.typefaces;
-    const ofRole = { headline, text, accent }[type];
-    if (ofRole) return ofRole;
-    this.onRaw("face", type);
-    return shelfTypeface(type) ?? text;
-  }
-
   /** The profile picture of the kit, if it has one. */
   private get portrait(): { portrait?: PictureNode } {
     const { brand, sources } = this;
@@ -249,12 +186,8 @@ export class OneNode {
     return { portrait };
   }
 
-  private get hasPlate(): boolean {
-    return this.node.style.plate !== undefined || this.node.role === "cta";
-  }
-
   private plate() {
-    if (!this.hasPlate) return {};
+    if (!hasPlate(this.node)) return {};
     const {
       colour,
       opacity = 1,
