@@ -1,9 +1,12 @@
 // Builds the interface (dist/web) and the server, worker and command line (dist/server).
+import { rm } from "node:fs/promises";
 import { join } from "node:path";
 import { build } from "esbuild";
 import { build as buildWeb } from "vite";
 import { root } from "./setup.mjs";
 
+// Parts are named after what is in them: those of earlier builds would stay for good.
+await rm(join(root, "dist/server"), { recursive: true, force: true });
 await build({
   entryPoints: {
     main: join(root, "server/main.ts"),

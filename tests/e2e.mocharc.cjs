@@ -1,15 +1,12 @@
-const { readdirSync } = require("node:fs");
+const { readdirSync, statSync } = require("node:fs");
 const { join } = require("node:path");
 
-/** The longest begin first, so that none is left running alone at the end. */
-const LONG = ["workbench", "accessibility", "message", "begin", "parity", "program"];
-const isTest = /\.test\.ts$/;
-const names = readdirSync(join(__dirname, "e2e")).filter((name) => isTest.test(name));
-const rank = (name) => {
-  const at = LONG.indexOf(name.replace(isTest, ""));
-  return at < 0 ? LONG.length : at;
-};
-const ordered = names.sort((a, b) => rank(a) - rank(b) || a.localeCompare(b));
+const folder = join(__dirname, "e2e");
+const lengthOf = (name) => statSync(join(folder, name)).size;
+/** The longest begin first, so that none is left running alone at the end: more lines do more on a page. */
+const ordered = readdirSync(folder)
+  .filter((name) => name.endsWith(".test.ts"))
+  .sort((a, b) => lengthOf(b) - lengthOf(a));
 
 module.exports = {
   import: "tsx/esm",
