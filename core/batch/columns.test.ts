@@ -1,6 +1,6 @@
 import { expect } from "chai";
 import { demoPiece } from "../../tests/support/demo";
-import { batchSlots, columnSlots, readTable } from "./index";
+import { asAside, batchSlots, columnSlots, readTable } from "./index";
 
 const piece = demoPiece("quillmere", "opening-announcement");
 const slots = batchSlots(piece);
@@ -77,5 +77,13 @@ describe("what the columns of a table are for", () => {
     });
     expect(notes.map(({ code }) => code)).to.deep.equal(["by-content", "unknown-column"]);
     expect(notes[0]!.text).to.contain("“Titel”").and.to.contain("headline");
+  });
+
+  it("is nothing, without a word, once it is put aside", () => {
+    const columns = ["headline", "Nr"].map((name, at) => (at === 1 ? asAside(name) : name));
+    expect(columns).to.deep.equal(["headline", "(Nr)"]);
+    expect(columns.map(asAside)).to.deep.equal(["(headline)", "(Nr)"]);
+    const { notes } = readTable({ columns, rows: [["Low tide", "1"]] }, piece, pictures);
+    expect(notes).to.deep.equal([]);
   });
 });

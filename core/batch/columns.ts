@@ -81,9 +81,14 @@ const asHeadline: Guess = (cells, free) => {
 
 const bare = (id: string): string => id.split("/").at(-1)!;
 
+/** A heading in parentheses: the column is for nothing, and nothing needs to be said of it. */
+export const isAside = (heading: string): boolean => /^\s*\(.*\)\s*$/.test(heading);
+
+export const asAside = (heading: string): string => (isAside(heading) ? heading : `(${heading})`);
+
 const saysWhatFor = (heading: string, slots: readonly BatchSlot[]): boolean =>
   slotNamed(heading, slots) !== undefined ||
-  /^\s*\(.*\)\s*$/.test(heading) ||
+  isAside(heading) ||
   Object.entries(slotHints).some(([slot, { name }]) =>
     [slot, name].some((known) => plain(known) === plain(heading)),
   );

@@ -13,7 +13,7 @@ export {
   type LookNames,
   type ValueNames,
 } from "./looks";
-export { columnSlots, type ColumnSlot } from "./columns";
+export { asAside, columnSlots, isAside, type ColumnSlot } from "./columns";
 export { batchSlots, columnNames, fillingAt, slotNamed, type BatchSlot } from "./slots";
 export { Condition, Pairing, Sample, unequal, type Combining } from "./factors";
 export * from "./combine";

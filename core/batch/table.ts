@@ -4,7 +4,7 @@ import { problem } from "../problem";
 import { tableWords } from "../wording/tables";
 import { choiceOf, type Choice } from "./choice";
 import { knownIn, lookColumnNamed, readLook, type LookColumn, type LookNames } from "./looks";
-import { columnSlots } from "./columns";
+import { columnSlots, isAside } from "./columns";
 import { batchSlots, plain, slotNamed, type BatchSlot } from "./slots";
 
 export const BATCH_LIMITS = { rows: 10_000, files: 40_000, columns: 100 } as const;
@@ -112,6 +112,7 @@ function usedColumns(table: Table, piece: Piece, known: Known): UsedColumn[] {
       const read = slot ? slotReader(slot, known) : lookReader(look!, known.looks!, known.notes);
       return [{ at, id, read }];
     }
+    if (id === undefined && isAside(name)) return [];
     const names = slots.map((one) => one.name);
     known.notes.push(
       id === undefined

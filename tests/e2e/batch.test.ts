@@ -78,14 +78,21 @@ describe("a batch in the interface", () => {
     await page.getByRole("button", { name: "Use this table" }).click();
     await page.getByRole("alert").filter({ hasText: "None of the columns" }).waitFor();
     await page.getByRole("button", { name: "Another table" }).click();
-    const rows = Array.from({ length: 90 }, (_, index) => `Float ${index},x`).join("\n");
+    const rows = Array.from({ length: 90 }, (_, index) => `Float at ${index},x`).join("\n");
     await page.getByLabel("Open a table").setInputFiles({
       name: "rows.csv",
       mimeType: "text/csv",
-      buffer: Buffer.from(`headline,colour\n${rows}\nonly one`),
+      buffer: Buffer.from(`Titel,colour\n${rows}\nonly one`),
     });
-    await page.getByText("Column “colour” names no slot").waitFor();
     await page.getByText("Row 91 has 1 cell ").waitFor();
+    // Told by its cells, and corrected: back and forth.
+    const matches = page.getByRole("region", { name: "What columns are for" });
+    await matches.getByText("Headline", { exact: true }).waitFor();
+    await choose(page, "What “Titel” is for", "Nothing");
+    await page.getByRole("alert").filter({ hasText: "None of the columns" }).waitFor();
+    expect(await findings(page)).to.deep.equal([]);
+    await choose(page, "What “Titel” is for", "Headline");
+    await matches.getByText("Titel", { exact: true }).waitFor({ state: "hidden" });
     await page.getByText("Every mix of the columns").click();
     await page.getByText("91 variations × 3 sizes = 273 files").waitFor();
     await page.getByRole("button", { name: "Make batch" }).click();

@@ -4,13 +4,12 @@ import { NButton } from "naive-ui";
 import { Redo2, Undo2 } from "@lucide/vue";
 import { storeToRefs } from "pinia";
 import { computed, defineAsyncComponent, ref } from "vue";
-import { grid, lookColumnNamed, type BatchSlot, type Table } from "../../../core/batch";
-import { slotName } from "../../../core/message";
+import { grid, type Table, type TableNote } from "../../../core/batch";
 import { counted } from "../../common/counted";
 import NoteList from "../../common/NoteList.vue";
-import SelectField from "../../ui/SelectField.vue";
 import { usePiece } from "../piece";
 import { useBatch } from "./batch";
+import ColumnMatches from "./ColumnMatches.vue";
 import FormatColumn from "./FormatColumn.vue";
 import RowPreview from "./RowPreview.vue";
 
@@ -37,20 +36,11 @@ const steps = computed(() => [
 ]);
 const block = ref<grid.Block>({ row: 0, column: 0, rows: 1, columns: 1 });
 
-/** Columns whose headings do not say what they are for: what stands in them may. */
-const unnamed = computed(() =>
-  table.value.columns.flatMap((heading, column) => {
-    const { slot, by } = batch.matches[column] ?? {};
-    if (by === "name" || lookColumnNamed(heading)) return [];
-    return [{ heading: heading || "no heading", column, slot }];
-  }),
+/** What each column is for is shown, not said. */
+const SHOWN: ReadonlySet<TableNote["code"]> = new Set(["by-content", "unknown-column"]);
+const notes = computed(() =>
+  [...batch.tableNotes, ...(batch.plan?.notes ?? [])].filter(({ code }) => !SHOWN.has(code)),
 );
-/** Slots that no column is for yet, or that this one seems to be for. */
-const offered = (own: BatchSlot | undefined) =>
-  batch.slots
-    .filter((slot) => slot === own || !batch.matches.some((one) => one.slot === slot))
-    .map(({ name }) => ({ value: name, label: slotName(name) }));
-const notes = computed(() => [...batch.tableNotes, ...(batch.plan?.notes ?? [])]);
 
 /** The slide that is worked on is the one whose words are written. */
 function select(to: grid.Block): void {
@@ -97,18 +87,7 @@ function edit(by: (table: Table, block: grid.Block) => Table): void {
       <span class="quiet number">{{ counted(table.rows.length, "row") }}</span>
       <NButton @click="emit('close')">Another table</NButton>
     </div>
-    <div v-if="unnamed.length" class="row-of-actions">
-      <SelectField
-        v-for="{ column, heading, slot } in unnamed"
-        :key="column"
-        class="heading"
-        :label="`What “${heading}” is for`"
-        :placeholder="`“${heading}” is not used`"
-        :model-value="slot?.name"
-        :options="offered(slot)"
-        @update:model-value="edit((now) => grid.withHeading(now, column, String($event)))"
-      />
-    </div>
+    <ColumnMatches :table="table" @change="table = $event" />
     <NoteList :notes="notes" />
   </div>
 </template>
@@ -125,9 +104,5 @@ function edit(by: (table: Table, block: grid.Block) => Table): void {
   grid-template-columns: minmax(0, 1fr) auto;
   gap: 16px;
   align-items: start;
-}
-
-.heading {
-  max-width: 260px;
 }
 </style>
