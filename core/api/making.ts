@@ -46,7 +46,7 @@ export const BatchPlan = z.object({
 });
 export type BatchPlan = z.infer<typeof BatchPlan>;
 
-/** The life of what is made in the background; `paused` until there is room on the disk again. */
+/** The life of what is made in the background; `paused` by a person, or until there is room on the disk again. */
 export const JobState = z.enum(["queued", "running", "paused", "done", "failed", "cancelled"]);
 export type JobState = z.infer<typeof JobState>;
 

@@ -127,6 +127,28 @@ describe("jobs", () => {
     await comesTo("a", "done");
   });
 
+  it("are paused by a person until a person goes on, also over a restart and when there is room", async () => {
+    const { make, release } = held();
+    jobs.handle("batch", make, 1);
+    await add("a", "b");
+    await jobs.pause("a");
+    expect((await jobs.facts(["a"])).get("a")).to.deep.equal({ state: "paused" });
+    // Its place is another's meanwhile.
+    await comesTo("b", "running");
+    release("b");
+    await comesTo("b", "done");
+    await jobs.close();
+    jobs = queue(() => Promise.resolve(Infinity));
+    jobs.handle("batch", async (id, { again }) => void made.push(again ? `${id} again` : id), 1);
+    await jobs.recover();
+    expect(await state("a")).to.equal("paused");
+    await jobs.resume("a");
+    await comesTo("a", "done");
+    expect(made).to.deep.equal(["a", "b", "a again"]);
+    await jobs.pause("a");
+    expect(await state("a")).to.equal("done");
+  });
+
   it("say that they are paused also when there is no room to write that down", async () => {
     jobs.handle(
       "batch",

@@ -1,4 +1,4 @@
-import { and, asc, eq, inArray } from "drizzle-orm";
+import { and, asc, eq, inArray, isNotNull } from "drizzle-orm";
 import type { JobFacts, JobState } from "../../core/api";
 import { Problem, problem } from "../../core/problem";
 import { asProblem } from "../problems";
@@ -86,8 +86,17 @@ export class Jobs implements JobQueue<JobKind> {
   }
 
   /** Stops a job for good; what it has made stays. Answers when nothing of it is being made any more. */
-  async cancel(id: string): Promise<void> {
-    await this.change(id, { state: "cancelled", message: null }, ["queued", "running", "paused"]);
+  cancel(id: string): Promise<void> {
+    return this.stop(id, "cancelled", ["queued", "running", "paused"]);
+  }
+
+  /** Stops a job until a person says that it is to go on; it answers as `cancel` does. */
+  pause(id: string): Promise<void> {
+    return this.stop(id, "paused", ["queued", "running"]);
+  }
+
+  private async stop(id: string, state: JobState, from: JobState[]): Promise<void> {
+    await this.change(id, { state, message: null }, from);
     const running = this.running.get(id);
     running?.abort.abort();
     await running?.ended;
@@ -206,7 +215,7 @@ export class Jobs implements JobQueue<JobKind> {
     return changed.length > 0;
   }
 
-  /** Paused jobs go on by themselves when there is room again. */
+  /** Jobs that wait for room go on by themselves when there is some again. */
   private lookForRoom(): void {
     if (this.closing) return;
     clearTimeout(this.look);
@@ -220,9 +229,9 @@ export class Jobs implements JobQueue<JobKind> {
     await this.wake().catch(() => this.lookForRoom());
   }
 
-  /** What was paused for want of room is tried again. */
+  /** What was paused for want of room, and says so, is tried again; what a person paused is left. */
   private async wake(): Promise<void> {
-    const written = eq(jobs.state, "paused");
+    const written = and(eq(jobs.state, "paused"), isNotNull(jobs.message));
     const held = [...this.unwritten.keys()];
     await this.store.write(async (tx) => {
       await tx.update(jobs).set(QUEUED).where(written);

@@ -15,7 +15,7 @@ export type Room = () => Promise<number>;
 
 /**
  * What the services ask of a queue, so that another can take the place of the one in the database. A job has the id of what
- * it makes, and one life: queued, running, paused for want of room, then done, failed or cancelled.
+ * it makes, and one life: queued, running, paused by a person or for want of room, then done, failed or cancelled.
  */
 export interface JobQueue<Kind extends string> {
   /** How jobs of a kind are made, and how many at once. */
@@ -27,6 +27,7 @@ export interface JobQueue<Kind extends string> {
   next(): Promise<void>;
   facts(ids: readonly string[]): Promise<Map<string, JobFacts>>;
   cancel(id: string): Promise<void>;
+  pause(id: string): Promise<void>;
   resume(id: string): Promise<void>;
   /** Has one that has ended made again, together with what is changed of it; it begins when `next` is called. */
   renew(tx: Transaction, id: string): Promise<void>;

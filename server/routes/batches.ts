@@ -96,6 +96,11 @@ export function addBatchRoutes(
     ({ params }) => batches.cancel(params.id),
   );
   routes.post(
+    "/api/batches/:id/pause",
+    { schema: { summary: "Pause a batch until it is resumed", params: Id, ...ok(BatchAnswer) } },
+    ({ params }) => batches.pause(params.id),
+  );
+  routes.post(
     "/api/batches/:id/resume",
     {
       schema: {

@@ -156,6 +156,13 @@ export class Batches {
     return this.get(id);
   }
 
+  /** Makes no more until a person says so, also after a restart. */
+  async pause(id: string): Promise<BatchAnswer> {
+    await this.row(id);
+    await this.context.jobs.pause(id);
+    return this.get(id);
+  }
+
   /** Goes on with one that was paused, cancelled or has failed; what is finished is not made again. */
   async resume(id: string): Promise<BatchAnswer> {
     await this.row(id);

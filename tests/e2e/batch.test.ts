@@ -97,6 +97,10 @@ describe("a batch in the interface", () => {
     await page.getByText("91 variations × 3 sizes = 273 files").waitFor();
     await page.getByRole("button", { name: "Make batch" }).click();
     await page.getByRole("progressbar").waitFor();
+    await page.getByRole("button", { name: "Pause" }).click();
+    await page.getByText("91 variations, paused").waitFor();
+    await page.getByRole("button", { name: "Go on", exact: true }).click();
+    await page.getByText("91 variations, being made").waitFor();
     await page.getByRole("button", { name: "Cancel" }).click();
     await page.getByText("91 variations, cancelled").waitFor();
     await page.reload();

@@ -201,8 +201,8 @@ export const api = {
     post(BatchAnswer, `/api/pieces/${piece}/batches`, request),
   batches: (piece: string) => get(BatchList, `/api/pieces/${piece}/batches`),
   batch: (id: string) => get(BatchAnswer, `/api/batches/${id}`),
-  /** Stops a batch, goes on with it, or makes again what would come out otherwise now. */
-  turnBatch: (id: string, to: "cancel" | "resume" | "again") =>
+  /** Stops a batch for a while or for good, goes on with it, or makes again what would come out otherwise now. */
+  turnBatch: (id: string, to: "pause" | "cancel" | "resume" | "again") =>
     post(BatchAnswer, `/api/batches/${id}/${to}`),
   variations: (id: string, from: number, to: number) =>
     get(VariationList, `/api/batches/${id}/variations?from=${from}&to=${to}`),

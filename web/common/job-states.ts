@@ -10,6 +10,19 @@ export const JOB_STATES: Record<JobState, string> = {
   failed: "failed",
 };
 
-/** What a person can do about it: stop it, or go on with it. */
+/** What a person can do about a batch, by the word for it on a button. */
+export const BATCH_TURNS = { pause: "Pause", resume: "Go on", cancel: "Cancel" };
+export type BatchTurn = keyof typeof BATCH_TURNS;
+
+export const batchTurns = (state: JobState): BatchTurn[] =>
+  state === "paused"
+    ? ["resume", "cancel"]
+    : jobTurn(state) === "cancel"
+      ? ["pause", "cancel"]
+      : state === "done"
+        ? []
+        : ["resume"];
+
+/** What a person can do about a job: stop it, or have it made again. */
 export const jobTurn = (state: JobState): "cancel" | "resume" | undefined =>
   state === "queued" || state === "running" ? "cancel" : state === "done" ? undefined : "resume";

@@ -6,13 +6,13 @@ import { api } from "../../api/client";
 import { counted } from "../../common/counted";
 import OutdatedFiles from "../../common/OutdatedFiles.vue";
 import { thumbnailOf } from "../../common/thumbnails";
-import { JOB_STATES, jobTurn } from "../../common/job-states";
+import { BATCH_TURNS, batchTurns, JOB_STATES, type BatchTurn } from "../../common/job-states";
 import LinkButton from "../../ui/LinkButton.vue";
 import { usePiece } from "../piece";
 
 /** One batch: how far it is, and its variations side by side as they are made. */
 const props = defineProps<{ batch: BatchAnswer }>();
-const emit = defineEmits<{ turn: [to: "cancel" | "resume" | "again"]; remove: [] }>();
+const emit = defineEmits<{ turn: [to: BatchTurn | "again"]; remove: [] }>();
 
 const open = usePiece();
 /** So many are shown here; all of them are on the contact sheet. */
@@ -33,7 +33,7 @@ const started = computed(() =>
     timeStyle: "medium",
   }),
 );
-const turn = computed(() => jobTurn(props.batch.state));
+const turns = computed(() => batchTurns(props.batch.state));
 const left = computed(() => {
   const seconds = props.batch.secondsLeft;
   if (seconds === undefined || props.batch.state !== "running") return "";
@@ -71,11 +71,11 @@ const wordsOf = (variation: VariationAnswer): string => Object.values(variation.
       >
         Choose among them
       </LinkButton>
-      <NButton v-if="turn" size="small" @click="emit('turn', turn)">{{
-        turn === "cancel" ? "Cancel" : "Go on"
+      <NButton v-for="turn in turns" :key="turn" size="small" @click="emit('turn', turn)">{{
+        BATCH_TURNS[turn]
       }}</NButton>
       <NButton
-        v-if="turn !== 'cancel'"
+        v-if="!turns.includes('cancel')"
         quaternary
         type="primary"
         size="small"
@@ -85,7 +85,7 @@ const wordsOf = (variation: VariationAnswer): string => Object.values(variation.
       >
     </header>
     <div
-      v-if="batch.state === 'running'"
+      v-if="batch.state === 'running' || batch.state === 'paused'"
       class="progress"
       role="progressbar"
       :aria-valuenow="Math.round(share)"

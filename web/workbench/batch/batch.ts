@@ -29,6 +29,7 @@ import { slotName } from "../../../core/message";
 import { isPicture } from "../../../core/piece";
 import { isStrip } from "../../../core/strip";
 import { api } from "../../api/client";
+import type { BatchTurn } from "../../common/job-states";
 import { useLibrary } from "../../common/library";
 import { useTemplates } from "../../new-piece/templates";
 import { usePiece } from "../piece";
@@ -270,7 +271,7 @@ export const useBatch = defineStore("batch", () => {
       : [now, ...batches.value];
   }
 
-  async function turn(id: string, to: "cancel" | "resume" | "again"): Promise<void> {
+  async function turn(id: string, to: BatchTurn | "again"): Promise<void> {
     await api.turnBatch(id, to).catch(toasts.fail);
     await refresh();
   }
