@@ -90,27 +90,16 @@ export function addBatchRoutes(
     { schema: { summary: "How far a batch is", params: Id, ...ok(BatchAnswer) } },
     ({ params }) => batches.get(params.id),
   );
-  routes.post(
-    "/api/batches/:id/cancel",
-    { schema: { summary: "Stop a batch; what is finished stays", params: Id, ...ok(BatchAnswer) } },
-    ({ params }) => batches.cancel(params.id),
-  );
-  routes.post(
-    "/api/batches/:id/pause",
-    { schema: { summary: "Pause a batch until it is resumed", params: Id, ...ok(BatchAnswer) } },
-    ({ params }) => batches.pause(params.id),
-  );
-  routes.post(
-    "/api/batches/:id/resume",
-    {
-      schema: {
-        summary: "Go on with a batch that was paused, cancelled or has failed",
-        params: Id,
-        ...ok(BatchAnswer),
-      },
-    },
-    ({ params }) => batches.resume(params.id),
-  );
+  for (const [turn, summary] of [
+    ["pause", "Pause a batch until it is resumed"],
+    ["cancel", "Stop a batch; what is finished stays"],
+    ["resume", "Go on with a batch that was paused, cancelled or has failed"],
+  ] as const)
+    routes.post(
+      `/api/batches/:id/${turn}`,
+      { schema: { summary, params: Id, ...ok(BatchAnswer) } },
+      ({ params }) => batches.turn(params.id, turn),
+    );
   routes.post(
     "/api/batches/:id/again",
     {

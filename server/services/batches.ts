@@ -9,32 +9,21 @@ import {
   type PieceAnswer,
   type VariationAnswer,
 } from "../../core/api";
-import {
-  BATCH_LIMITS,
-  columnNames,
-  combine,
-  countFiles,
-  countVariations,
-  valuesOf,
-  variationName,
-} from "../../core/batch";
+import { countFiles, valuesOf, variationName } from "../../core/batch";
 import type { FileId } from "../../core/files";
-import { knownPlacement, type Piece } from "../../core/piece";
-import { refuseUnpaintable, type Placement, type PlacementLookup } from "../../core/placements";
 import { problem } from "../../core/problem";
-import { slidesFor } from "../../core/strip";
 import type { FileName } from "../files/store";
 import type { Make } from "../jobs/queue";
 import { batches, failures, outputs } from "../store/tables";
 import { BatchNews } from "./batch-news";
-import { bytesFor } from "./batch-bytes";
-import { arranging, combiningOf, namesFor, type Known } from "./batch-request";
+import { BatchBeginnings } from "./batch-begin";
+import { namesFor } from "./batch-request";
 import { BatchRunner, isOutput, outputName, type BatchFile, type BatchRow } from "./batch-runner";
 import type { Library } from "./library";
 import type { Pieces } from "./pieces";
 import type { Placements } from "./placements";
 import type { Templates } from "./templates";
-import { placesFor, Remaking } from "./remaking";
+import { Remaking } from "./remaking";
 import type { ServerContext } from "../context";
 
 /** So many batches are made at once; the others wait. */
@@ -43,17 +32,19 @@ const AT_ONCE = 2;
 /** Makes a piece in many variations. What is running goes on after a restart. */
 export class Batches {
   readonly news: BatchNews;
+  private readonly beginnings: BatchBeginnings;
   private readonly runner: BatchRunner;
   private readonly remaking: Remaking;
 
   constructor(
     private readonly context: ServerContext,
-    private readonly pieces: Pieces,
+    pieces: Pieces,
     private readonly library: Library,
-    private readonly placements: Placements,
-    private readonly templates: Templates,
+    placements: Placements,
+    templates: Templates,
   ) {
     this.news = new BatchNews((id) => this.get(id));
+    this.beginnings = new BatchBeginnings(context, pieces, library, placements, templates);
     this.runner = new BatchRunner(context, placements, (row) => this.news.soon(row));
     this.remaking = new Remaking(context, pieces, library, placements);
     const make: Make = async (id, about) => this.runner.make(await this.row(id), about);
@@ -62,70 +53,12 @@ export class Batches {
   }
 
   /** What a request would make, before anything is made. */
-  async plan(pieceId: string, request: BatchRequest): Promise<BatchPlan> {
-    const { piece } = await this.pieces.get(pieceId);
-    const known = await this.known();
-    const places = placesOf(piece, request, known.lookup);
-    const combining = await combiningOf(piece, request, known);
-    const count = countVariations(combining);
-    await this.prepare(piece, places);
-    const { columns, notes } = combining.lists;
-    // Sizes of its own are those of each variation; more than can be made are not looked through.
-    const areOwn = columns.includes("sizes") && count <= BATCH_LIMITS.files;
-    const files = places.map((place) =>
-      areOwn
-        ? countFiles(piece, [...combine(combining)], [place])
-        : count * slidesFor(piece, place).length,
-    );
-    const megapixels = places.reduce(
-      (sum, { width, height }, at) => sum + (files[at]! * width * height) / 1e6,
-      0,
-    );
-    return {
-      variations: count,
-      files: files.reduce((sum, own) => sum + own, 0),
-      seconds: Math.ceil(megapixels * request.scale ** 2 * this.runner.secondsAMegapixel),
-      bytes: await bytesFor(this.context.store, megapixels * request.scale ** 2, request.format),
-      slots: columns.map(columnNames(piece)),
-      notes,
-    };
+  plan(piece: string, request: BatchRequest): Promise<BatchPlan> {
+    return this.beginnings.plan(piece, request, this.runner.secondsAMegapixel);
   }
 
-  /** Who asks what would be made has it made soon. Nobody waits for that, and nothing is lost where it fails. */
-  private async prepare(piece: Piece, [placement]: readonly Placement[]): Promise<void> {
-    if (!placement) return;
-    const brand = await this.library.brand(piece.brand);
-    this.context.pool.prepare({ piece, brand, placement }).catch(() => undefined);
-  }
-
-  async start(pieceId: string, request: BatchRequest): Promise<BatchAnswer> {
-    const { piece } = await this.pieces.get(pieceId);
-    const brand = await this.library.brand(piece.brand);
-    const known = await this.known();
-    const places = placesOf(piece, request, known.lookup);
-    const combining = await combiningOf(piece, request, known);
-    const least = countVariations(combining) * request.placements.length;
-    if (least === 0) throw problem("batch-empty");
-    // Where each has sizes of its own it is known only when they are combined.
-    if (!combining.lists.columns.includes("sizes")) refuseMoreThan(BATCH_LIMITS.files, least);
-    refuseMoreThan(BATCH_LIMITS.files, countVariations(combining));
-    const variations = [...combine(combining)];
-    const files = countFiles(piece, variations, places);
-    if (files === 0) throw problem("batch-empty");
-    refuseMoreThan(BATCH_LIMITS.files, files);
-    const used = new Set(variations.map(({ template }) => template));
-    const { table: _table, ...kept } = request;
-    const row: typeof batches.$inferInsert = {
-      id: this.context.newId(),
-      piece: pieceId,
-      request: kept,
-      variations,
-      document: piece,
-      brand,
-      templates: (await arranging(piece, known)).filter(({ id }) => used.has(id)),
-      places: placesFor(piece, request.placements, known.lookup),
-      created: this.context.now().toISOString(),
-    };
+  async start(piece: string, request: BatchRequest): Promise<BatchAnswer> {
+    const row = await this.beginnings.row(piece, request);
     const { store, jobs } = this.context;
     await store.write(async (tx) => {
       await tx.insert(batches).values(row);
@@ -149,24 +82,10 @@ export class Batches {
     return Promise.all(rows.map((row) => this.answer(row)));
   }
 
-  /** Stops making more; what is finished stays. */
-  async cancel(id: string): Promise<BatchAnswer> {
+  /** Pauses one, stops it for good, or goes on with it; what is finished stays, and is not made again. */
+  async turn(id: string, to: "pause" | "cancel" | "resume"): Promise<BatchAnswer> {
     await this.row(id);
-    await this.context.jobs.cancel(id);
-    return this.get(id);
-  }
-
-  /** Makes no more until a person says so, also after a restart. */
-  async pause(id: string): Promise<BatchAnswer> {
-    await this.row(id);
-    await this.context.jobs.pause(id);
-    return this.get(id);
-  }
-
-  /** Goes on with one that was paused, cancelled or has failed; what is finished is not made again. */
-  async resume(id: string): Promise<BatchAnswer> {
-    await this.row(id);
-    await this.context.jobs.resume(id);
+    await this.context.jobs[to](id);
     return this.get(id);
   }
 
@@ -233,11 +152,6 @@ export class Batches {
       throw problem("not-found", { what: "finished file", id: `${variation}-${placement}` });
     }
     return { name, format: row.request.format, sha256: output.sha256 };
-  }
-
-  private async known(): Promise<Known> {
-    const { library, templates } = this;
-    return { library, templates, lookup: await this.placements.lookup() };
   }
 
   /** Throws `not-found`, also for one in the bin. */
@@ -316,15 +230,4 @@ export function outputAnswer({
     version: output.sha256.slice(0, 12),
   });
   return { ...output, url: `/api/batches/${batch}/outputs/${file}?${which.toString()}` };
-}
-
-function refuseMoreThan(most: number, count: number): void {
-  if (count > most) throw problem("batch-too-many", { count, most });
-}
-
-/** Throws `placement-unknown`, or `size-too-large` before anything is begun. */
-function placesOf(piece: Piece, request: BatchRequest, lookup: PlacementLookup): Placement[] {
-  const places = request.placements.map((placement) => knownPlacement(piece, placement, lookup));
-  if (request.format !== "svg") for (const place of places) refuseUnpaintable(place, request.scale);
-  return places;
 }
