@@ -4,10 +4,12 @@ import BatchSetup from "./BatchSetup.vue";
 import InLedger from "../InLedger.vue";
 import TableField from "./TableField.vue";
 import { useBatch } from "./batch";
+import { useMadeBatches } from "./made";
 import { useBatches } from "./use-batches";
 
 /** A table becomes variations; they appear as they are made, and stay. */
 const batch = useBatch();
+const made = useMadeBatches();
 useBatches();
 </script>
 
@@ -17,13 +19,13 @@ useBatches();
     <TableField />
     <InLedger><BatchSetup /></InLedger>
     <p v-if="batch.failure" class="failure" role="alert">{{ batch.failure }}</p>
-    <section v-if="batch.batches.length" class="results" aria-label="Batches">
+    <section v-if="made.batches.length" class="results" aria-label="Batches">
       <BatchResult
-        v-for="one in batch.batches"
+        v-for="one in made.batches"
         :key="one.id"
         :batch="one"
-        @turn="batch.turn(one.id, $event)"
-        @remove="batch.remove(one.id)"
+        @turn="made.turn(one.id, $event)"
+        @remove="made.remove(one.id)"
       />
     </section>
   </div>

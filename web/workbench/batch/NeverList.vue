@@ -3,7 +3,7 @@ import { NButton, NTag } from "naive-ui";
 import { computed, ref } from "vue";
 import type { Condition } from "../../../core/batch";
 import ManyField from "../../ui/ManyField.vue";
-import type { BatchColumn } from "./batch";
+import type { BatchColumn } from "./varying";
 
 /** Mixes that are left out: values of different columns that never stand together. */
 const props = defineProps<{ columns: readonly BatchColumn[] }>();

@@ -1,51 +1,34 @@
 import { watchDebounced } from "@vueuse/core";
 import { defineStore } from "pinia";
 import { computed, ref, shallowRef, watch } from "vue";
-import {
-  type BatchAnswer,
-  type BatchPlan,
-  type BatchRequest,
-  type ImageFormat,
-  type ResultsAnswer,
-} from "../../../core/api";
+import type { BatchPlan, BatchRequest, ImageFormat, ResultsAnswer } from "../../../core/api";
 import {
   batchSlots,
-  knownIn,
   lookColumnNamed,
   columnSlots,
   tableOfAlternatives,
   tableOfWords,
   type Condition,
-  type LookColumn,
   type LookNames,
   type Pairing,
   type Sample,
   type Table,
   type TableNote,
 } from "../../../core/batch";
-import { spreadName, type Brand } from "../../../core/brand";
 import type { Spread } from "../../../core/colour";
-import { slotName } from "../../../core/message";
 import { isPicture } from "../../../core/piece";
 import { isStrip } from "../../../core/strip";
 import { api } from "../../api/client";
-import type { BatchTurn } from "../../common/job-states";
 import { useLibrary } from "../../common/library";
 import { useTemplates } from "../../new-piece/templates";
 import { usePiece } from "../piece";
-import { useToasts } from "../../common/toasts";
+import { useMadeBatches } from "./made";
+import { varyingColumns, type BatchColumn } from "./varying";
 
-/** What varies: its different values, as conditions name them and as they are read. */
-export interface BatchColumn {
-  name: string;
-  label: string;
-  values: { key: string; label: string }[];
-}
-
-/** The batch that is being set up for the open piece, what it would make, and the batches made before. */
+/** The batch that is being set up for the open piece, and what it would make. */
 export const useBatch = defineStore("batch", () => {
   const open = usePiece();
-  const toasts = useToasts();
+  const made = useMadeBatches();
   const library = useLibrary();
   const list = useTemplates();
   const table = shallowRef<Table>();
@@ -69,7 +52,6 @@ export const useBatch = defineStore("batch", () => {
   const scale = ref<1 | 2>(1);
   const plan = shallowRef<BatchPlan>();
   const failure = ref("");
-  const batches = shallowRef<BatchAnswer[]>([]);
   let beginning: { piece: string; next: ResultsAnswer["next"] } | undefined;
 
   /** What can vary, on all slides. */
@@ -111,59 +93,19 @@ export const useBatch = defineStore("batch", () => {
       ? columnSlots(table.value, slots.value, library.pictures, (one) => !!lookColumnNamed(one))
       : [],
   );
-  /** All that varies, in the order in which it is mixed. */
   const columns = computed<BatchColumn[]>(() => {
-    const { brand } = open;
-    if (!brand) return [];
-    const beside = besideTable(brand);
-    const ofTable = (table.value?.columns ?? []).flatMap((heading, at) => {
-      const name = matches.value[at]?.slot?.name ?? lookColumnNamed(heading);
-      if (!name || beside.some((one) => one.name === name)) return [];
-      const cells = new Set(table.value!.rows.map((row) => row[at]?.trim() ?? ""));
-      const values = [...cells].filter(Boolean).map((cell) => ({ key: cell, label: cell }));
-      return [{ name, label: slotName(name), values }];
-    });
-    return [...ofTable, ...beside];
-  });
-
-  /** What is chosen beside the table. */
-  function besideTable(brand: Brand): BatchColumn[] {
-    const named = (id: string): string =>
-      library.pictures.find((one) => one.id === id)?.name ?? "a picture";
-    const slot = slots.value.find(({ name }) => name === pictureSlot.value);
-    const ofPictures =
-      slot && pictures.value.length > 0
-        ? [
-            {
-              name: slot.name,
-              label: slotName(slot.name),
-              values: pictures.value.map((id) => ({ key: id, label: named(id) })),
-            },
-          ]
-        : [];
-    const labelled = (column: LookColumn, keys: readonly string[]): BatchColumn => ({
-      name: column,
-      label: slotName(column),
-      values: keys.map((key) => ({ key, label: nameOf(column, key) })),
-    });
-    const ofSpreads: BatchColumn = {
-      name: "spread",
-      label: slotName("spread"),
-      values: spreads.value.map((spread, index) => ({
-        key: String(index + 1),
-        label: spreadName(brand, spread),
-      })),
+    if (!looks.value) return [];
+    const beside = {
+      slot: slots.value.find(({ name }) => name === pictureSlot.value),
+      pictures: pictures.value,
+      templates: templates.value,
+      typefaces: typefaces.value,
+      spreads: spreads.value,
     };
-    return [
-      ...ofPictures,
-      labelled("template", templates.value),
-      labelled("typefaces", typefaces.value),
-      ofSpreads,
-    ].filter(({ values }) => values.length > 0);
-  }
-
-  const nameOf = (column: LookColumn, id: string): string =>
-    (looks.value && knownIn(column, looks.value).find((one) => one.id === id)?.name) ?? id;
+    return varyingColumns(table.value, matches.value, beside, looks.value, pictureName);
+  });
+  const pictureName = (id: string): string =>
+    library.pictures.find((one) => one.id === id)?.name ?? "a picture";
 
   watch(
     () => open.piece?.id,
@@ -176,7 +118,6 @@ export const useBatch = defineStore("batch", () => {
       typefaces.value = [];
       groups.value = [];
       never.value = [];
-      batches.value = [];
       placements.value = (open.piece?.sizes ?? []).slice(0, 3).map((size) => size.placement);
       if (beginning && beginning.piece === open.piece?.id) {
         const { next } = beginning;
@@ -249,36 +190,10 @@ export const useBatch = defineStore("batch", () => {
     try {
       await open.save();
       await api.startBatch(open.piece.id, request.value);
-      await refresh();
+      await made.refresh();
     } catch (error) {
       failure.value = (error as Error).message;
     }
-  }
-
-  async function refresh(): Promise<void> {
-    const id = open.piece?.id;
-    if (!id) return;
-    const answer = await api.batches(id).catch(() => undefined);
-    if (answer && open.piece?.id === id) batches.value = answer.batches;
-  }
-
-  /** How far one of them is now. */
-  function told(now: BatchAnswer): void {
-    if (now.piece !== open.piece?.id) return;
-    const isKnown = batches.value.some(({ id }) => id === now.id);
-    batches.value = isKnown
-      ? batches.value.map((one) => (one.id === now.id ? now : one))
-      : [now, ...batches.value];
-  }
-
-  async function turn(id: string, to: BatchTurn | "again"): Promise<void> {
-    await api.turnBatch(id, to).catch(toasts.fail);
-    await refresh();
-  }
-
-  async function remove(id: string): Promise<void> {
-    await api.remove("batch", id).catch(toasts.fail);
-    await refresh();
   }
 
   return {
@@ -303,7 +218,6 @@ export const useBatch = defineStore("batch", () => {
     scale,
     plan,
     failure,
-    batches,
     pictureSlot,
     beginWith,
     read,
@@ -311,9 +225,5 @@ export const useBatch = defineStore("batch", () => {
     takeAlternatives,
     clear,
     start,
-    refresh,
-    told,
-    turn,
-    remove,
   };
 });

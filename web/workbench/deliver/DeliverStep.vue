@@ -13,7 +13,7 @@ import InLedger from "../InLedger.vue";
 import OutdatedList from "../../common/OutdatedList.vue";
 import GraphicTile from "../../common/GraphicTile.vue";
 import SheetLinks from "../SheetLinks.vue";
-import { useBatch } from "../batch/batch";
+import { useMadeBatches } from "../batch/made";
 import { useBatches } from "../batch/use-batches";
 import { usePiece } from "../piece";
 import { useToasts } from "../../common/toasts";
@@ -23,7 +23,7 @@ import TextField from "../../ui/TextField.vue";
 
 /** What is handed over: chosen sizes and batches in one zip, with names that can be found again. */
 const open = usePiece();
-const batch = useBatch();
+const made = useMadeBatches();
 useBatches();
 const toasts = useToasts();
 const wall = useSharedWall();
@@ -39,7 +39,7 @@ const deliveries = shallowRef<DeliveryAnswer[]>([]);
 let timer: ReturnType<typeof setTimeout> | undefined;
 
 const placements = computed(() => open.placements);
-const withFiles = computed(() => batch.batches.filter((one) => one.made > 0));
+const withFiles = computed(() => made.batches.filter((one) => one.made > 0));
 /** Of a strip, every slide where the channel shows a row of them. */
 const filesOf = (placement: Placement): number =>
   open.whole ? slidesFor(open.whole, placement).length : 1;
