@@ -172,17 +172,21 @@ describe("a size worked on by hand", () => {
   it("in a set stands where it was put, as do the sizes that follow", async () => {
     const wanted = { like: "opening-announcement", pieces: ["late-opening"] };
     await stage.program.ask("/api/crates/boats-at-rest/set", wanted);
-    // The lead is composed as the set has it before something in it can be moved.
-    const composed = stage.context.waitForEvent("response", (to) =>
-      to.url().includes("/with-lead?"),
-    );
+    // The lead is composed as the set has it before something in it is moved: what is dragged sooner comes after it.
+    let answer = (): void => undefined;
+    const answers = new Promise<void>((resolve) => (answer = resolve));
+    const ask = stage.context.waitForEvent("request", (to) => to.url().includes("/with-lead?"));
+    await stage.context.route("**/with-lead?*", (route) => answers.then(() => route.continue()));
     await open("Photo feed, tall");
     await inList("Headline").click();
-    await composed;
     const [x, y] = [await bench.number("X"), await bench.number("Y")];
     await bench.drag(1080, [x + 150, y + 60], [x + 210, y + 90], "Control");
+    await ask;
+    expect((await stored()).siblings?.composed).to.equal(undefined);
+    answer();
+    await eventually(async () => expect(await bench.number("X")).to.be.closeTo(x + 60, 2));
+    await stage.context.unroute("**/with-lead?*");
     await saved();
-    expect(await bench.number("X")).to.be.closeTo(x + 60, 2);
     expect(await bench.number("Y")).to.be.closeTo(y + 30, 2);
     expect((await stored()).siblings?.composed).to.equal(true);
     await open("Story");

@@ -162,7 +162,7 @@ const announced = computed(() => (hand.draft ? rested.value : said.value));
         </text>
       </g>
       <rect v-if="area" class="area" v-bind="area" />
-      <g v-if="hand.hull && hand.movable.length > 0 && hand.ready">
+      <g v-if="hand.hull && hand.movable.length > 0">
         <template v-if="single">
           <line
             class="box"

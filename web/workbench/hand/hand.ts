@@ -22,17 +22,16 @@ import {
   type Lead,
   type NodeChange,
 } from "../../../core/arranging";
-import { completed } from "../../../core/completion";
 import { hullOf, inset, type Box } from "../../../core/geometry";
 import type { Node, Piece } from "../../../core/piece";
-import { frameOf, safeArea, type Placement } from "../../../core/placements";
+import { frameOf, safeArea } from "../../../core/placements";
 import type { LayoutReport, NodeReport } from "../../../core/preflight";
-import { slideOf, withHung, withSlide } from "../../../core/strip";
+import { withHung, withSlide } from "../../../core/strip";
 import { nodeName } from "../../../core/wording/nodes";
-import { api } from "../../api/client";
 import { useToasts } from "../../common/toasts";
 import { useBench } from "../bench";
 import { usePiece } from "../piece";
+import { useComposing, type Change } from "./composing";
 import { useCopies } from "./copies";
 import { useLayers } from "./layers";
 import type { Work } from "./work";
@@ -82,29 +81,7 @@ export const useHand = defineStore("hand", () => {
   /** Of which size a change is; undefined for one of the composition. */
   const on = computed(() => (isLead.value ? undefined : placement.value?.id));
 
-  /** A lead that is laid out anew for its words, or stands as its set does, is composed so before something in it is moved. */
-  const composed = shallowRef<{ of: Piece; as: Piece }>();
-  const isComposed = computed(
-    () =>
-      !isLead.value ||
-      !report.value ||
-      (report.value.layout.kind === "as-arranged" && report.value.set !== "stands"),
-  );
-  const base = computed(() => {
-    const { piece } = open;
-    if (!piece || isComposed.value) return piece && completed(piece);
-    return composed.value?.of === piece ? composed.value.as : undefined;
-  });
-  watch([() => open.piece, isComposed], async ([piece, done]) => {
-    if (!piece || done) return;
-    try {
-      await open.save();
-      const as = slideOf(await api.withLead(piece.id, piece.lead), open.slide);
-      if (open.piece === piece) composed.value = { of: piece, as };
-    } catch (error) {
-      toasts.fail(error);
-    }
-  });
+  const { base, isComposed, make, forget } = useComposing(placement, isLead, report);
 
   const nodes = computed((): HandNode[] => {
     // What is selected stays so while a lead is composed.
@@ -170,48 +147,40 @@ export const useHand = defineStore("hand", () => {
     selected.value = without.length < selected.value.length ? without : [...without, id];
   }
 
+  /** What the drag comes to that is under way. */
+  let underWay: Change | undefined;
+
   /** Shows nodes at other boxes, with words of other sizes, until it is kept or called off. */
   function preview(to: Boxes, sizes: ReadonlyMap<string, number> = new Map()): void {
-    const [piece, at] = [base.value, placement.value];
-    if (!piece || !at) return;
     dragged.value = to;
-    show(textSized(placedAt(piece, at, to), at, sizes));
+    show((piece, at) => textSized(placedAt(piece, at, to), at, sizes));
   }
 
   function previewTurn(ids: readonly string[], turn: number): void {
-    const piece = base.value;
-    if (piece) show(changed(piece, ids, { style: { turn } }, on.value));
+    const size = on.value;
+    show((piece) => changed(piece, ids, { style: { turn } }, size));
   }
 
-  function show(piece: Piece): void {
-    draft.value = piece;
+  /** While a lead is being composed only the outlines follow. */
+  function show(change: Change): void {
+    underWay = change;
+    const [piece, at] = [base.value, placement.value];
+    if (!piece || !at) return;
+    draft.value = change(piece, at);
     restSoon();
   }
 
   function keep(): void {
-    const made = draft.value;
-    guides.value = distances.value = [];
-    draft.value = rested.value = dragged.value = undefined;
-    if (made) open.become(made);
+    const change = underWay;
+    callOff();
+    if (change) make(change);
   }
 
   function callOff(): void {
+    underWay = undefined;
     guides.value = distances.value = [];
     draft.value = rested.value = dragged.value = undefined;
   }
-
-  /** What is changed while a lead is being composed is changed when that is done. */
-  const waiting: ((piece: Piece, at: Placement) => Piece)[] = [];
-  function make(change: (piece: Piece, at: Placement) => Piece): void {
-    const [piece, at] = [base.value, placement.value];
-    if (piece && at) open.become(change(piece, at));
-    else waiting.push(change);
-  }
-  watch(base, (piece) => {
-    const at = placement.value;
-    if (piece && at && waiting.length > 0)
-      open.become(waiting.splice(0).reduce((done, change) => change(done, at), piece));
-  });
 
   const put = (to: Boxes): void => make((piece, at) => placedAt(piece, at, to));
   const nudge = (x: number, y: number): void => put(movedBy(boxes.value, x, y));
@@ -298,7 +267,7 @@ export const useHand = defineStore("hand", () => {
   function reset(): void {
     callOff();
     select([]);
-    waiting.length = 0;
+    forget();
     report.value = undefined;
   }
   watch(() => placement.value?.id, reset);
@@ -312,7 +281,6 @@ export const useHand = defineStore("hand", () => {
     rested,
     placement,
     isLead,
-    ready: computed(() => base.value !== undefined),
     nodes,
     chosen,
     movable,

@@ -81,7 +81,7 @@ export function useGesture({ pointAt, scale }: Options): Gesture {
     if (!dragged && Math.hypot(by.x, by.y) * scale() < STILL) return;
     dragged = true;
     if (held.kind === "area") return drawAround(held.from, to);
-    if (!hand.ready || held.boxes.size === 0) return;
+    if (held.boxes.size === 0) return;
     if (held.kind === "move") drag(by, event);
     else if (held.kind === "resize") pull(held.handle, by, event);
     else turn(to);
