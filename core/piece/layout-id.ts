@@ -29,7 +29,7 @@ export const WordsLayout = z.enum([
   "lines-beside",
 ]);
 
-/** Where words stand on a picture; `floor`: what is cut out stands on the lower edge. */
+/** Where words stand on a picture; `floor`: what is cut out stands on the lower edge; `headline-across`: so it does below the headline. */
 export const LayoutPlace = z.enum([
   "below",
   "above",
@@ -37,6 +37,7 @@ export const LayoutPlace = z.enum([
   "above-right",
   "middle",
   "floor",
+  "headline-across",
 ]);
 export type LayoutPlace = z.infer<typeof LayoutPlace>;
 

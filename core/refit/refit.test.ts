@@ -1,6 +1,7 @@
 import { expect } from "chai";
 import { demoPieces, demoSources } from "../../tests/support/demo";
 import { makeScene } from "../engine";
+import { bottom, right, type Box } from "../geometry";
 import { isText, type Piece } from "../piece";
 import { catalogue, placementById } from "../placements";
 import { check } from "../preflight";
@@ -149,5 +150,24 @@ describe("refit", () => {
         }
       }
     }
+  });
+
+  it("lets a headline run across above what stands beside the lines, larger than in their column", async () => {
+    const { piece, brand } = demoPieces().find((entry) => entry.piece.id === "late-opening")!;
+    const sources = await demoSources();
+    const { layout } = makeScene(piece, brand, placementById("photo-feed-square"), sources);
+    expect(layout.layoutId).to.include({ kind: "words-left", place: "headline-across" });
+    const boxOf = (wanted: string): Box =>
+      layout.placed.find(({ node }) => node.id === wanted)!.box;
+    const [headline, photo] = [boxOf("headline"), boxOf("photo")];
+    expect(bottom(headline)).to.be.below(photo.y);
+    expect(right(headline)).to.be.above(photo.x);
+    // The whole of the flower, on the lower edge.
+    expect([right(photo), bottom(photo)]).to.deep.equal([1080, 1080]);
+    for (const beside of ["date", "cta", "logo"]) {
+      expect(boxOf(beside).y, beside).to.be.above(bottom(headline));
+      expect(right(boxOf(beside)), beside).to.be.below(photo.x);
+    }
+    expect(check(layout).filter(({ level }) => level === "must-fix")).to.deep.equal([]);
   });
 });

@@ -5,6 +5,7 @@ import { asArranged } from "./candidates/arranged";
 import { pictureAbove, pictureBetween, wordsAlone } from "./candidates/bands";
 import { onCard } from "./candidates/card";
 import { columns } from "./candidates/columns";
+import { headlineAcross } from "./candidates/headline-across";
 import { Costing, NO_COST, total } from "./cost/cost";
 import { finish } from "./finish";
 import type { Draft } from "./candidates/draft";
@@ -42,6 +43,7 @@ const GENERATORS = [
   pictureAbove,
   pictureBetween,
   columns,
+  headlineAcross,
   strip,
   wordsAlone,
 ];

@@ -34,6 +34,7 @@ const PLACES: Record<LayoutPlace, string> = {
   "above-right": "above right",
   middle: "in the middle",
   floor: "on the floor",
+  "headline-across": "headline across",
 };
 
 const UNBADGED = "no badge";

@@ -59,7 +59,7 @@ export function* columns(stage: Stage, parts: Parts, size: number): Generator<Dr
   }
 }
 
-const isForColumns = ({ frame }: Stage, parts: Parts): boolean =>
+export const isForColumns = ({ frame }: Stage, parts: Parts): boolean =>
   hasMedia(parts) && frame.width <= MOST_RATIO * frame.height;
 
 /** What words of that width leave on their other side, up to the frame's edges. */
@@ -74,11 +74,11 @@ const mediaBeside = (
     : between(0, 0, x - padding, frame.height);
 
 /** A standing picture is at least this share of the frame's height. */
-const LEAST_STANDING = 0.56;
+export const LEAST_STANDING = 0.56;
 /** A subject that takes this share of its picture's width is what the picture is. */
 const WIDE_SUBJECT = 0.5;
 /** And so wide a share of its width. */
-const LEAST_STANDING_WIDTH = 0.34;
+export const LEAST_STANDING_WIDTH = 0.34;
 
 /**
  * A subject too wide for the whole height of a column stands at its foot, in an area as high as shows it uncut;

@@ -35,6 +35,8 @@ export interface WordRoom {
   ground?: Hex;
   /** What of the width the headline may take, where a crop cuts the rest off. */
   headWidth?: number;
+  /** The headline may be as wide as this, over what stands beside the lines below it, down to this height. */
+  headAcross?: { width: number; height: number };
   /** The headline may have uneven lines for the sake of its size. */
   bold?: boolean;
 }
@@ -64,10 +66,15 @@ function mostLinesOf({ text, headlines, paragraph }: TextNode): number {
   return headlines ? Math.min(MOST_HEADLINE_LINES, linesOf(paragraph)) : MOST_HEADLINE_LINES;
 }
 
+const headRoom = ({ width, height, headWidth, headAcross }: WordRoom) =>
+  headAcross
+    ? { width: headAcross.width, height: Math.min(height, headAcross.height) }
+    : { width: Math.min(width, headWidth ?? width), height };
+
 /** What stands over the headline, and the headline as large as the room allows. */
 export function head(room: WordRoom): Block | undefined {
-  const { stage, parts, height, size, align } = room;
-  const width = Math.min(room.width, room.headWidth ?? Infinity);
+  const { stage, parts, size, align } = room;
+  const { width, height } = headRoom(room);
   const { above, headline } = parts;
   const top = above.length > 0 ? itemsBlock(room, above, align) : undefined;
   if (above.length > 0 && !top) return undefined;
